@@ -135,7 +135,7 @@ class AdaptTest extends InWindow {
         });
         t.run("key");
         RealWindow.fx(() -> {
-            t.studio.seek(1_000_000);
+            t.studio.time().seek(1_000_000);
             return null;
         });
         t.keys(KeyCode.RIGHT);
@@ -296,7 +296,7 @@ class AdaptTest extends InWindow {
     @Test
     void whereItBreaksALayoutBegins() throws Exception {
         // the second box ends at 380, and is the first to leave a narrower canvas
-        double end = RealWindow.fx(() -> t.studio.frame().find(t.studio.board().elements().getLast().id()).bounds().right());
+        double end = RealWindow.fx(() -> t.studio.picture().frame().find(t.studio.board().elements().getLast().id()).bounds().right());
         int breaks = (int) Math.ceil(end - 0.5) - 1;
         t.run(CommandIds.BREAKS);
         t.node("break-" + breaks);
@@ -392,7 +392,7 @@ class AdaptTest extends InWindow {
         assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
         assertThat(RealWindow.fx(() -> t.studio.board().size().x())).isBetween(295.0, 305.0);
         assertThat(RealWindow.fx(() -> t.studio.board().size().y())).isEqualTo(640);
-        assertThat(RealWindow.fx(() -> t.studio.playing())).isTrue();
+        assertThat(RealWindow.fx(() -> t.studio.time().playing())).isTrue();
         t.up();
         t.run("play");
         assertThat(RealWindow.fx(() -> t.studio.kept())).isEqualTo(kept);
@@ -496,7 +496,7 @@ class AdaptTest extends InWindow {
 
     /** Where the first of what an instance shows stands in it. */
     private Affine inside(String instance) throws Exception {
-        return RealWindow.fx(() -> t.studio.frame().find(instance).node().children().getFirst().toParent());
+        return RealWindow.fx(() -> t.studio.picture().frame().find(instance).node().children().getFirst().toParent());
     }
 
     /** A move that is worked out in a layout is tried and taken there. */

@@ -55,13 +55,13 @@ class AnimateDeskTest extends InWindow {
     }
 
     private Point shown() throws Exception {
-        return t.fx(() -> t.studio.frame().find("box").bounds().centre());
+        return t.fx(() -> t.studio.picture().frame().find("box").bounds().centre());
     }
 
     @Test
     void theStripDecidesWhereADragGoes() throws Exception {
         t.fx(() -> {
-            t.studio.seek(1_000_000);
+            t.studio.time().seek(1_000_000);
             return null;
         });
         t.settle();
@@ -103,7 +103,7 @@ class AnimateDeskTest extends InWindow {
         // a marquee over both opacity keys, then Delete
         Point a = bead(Properties.OPACITY, 1_000_000), b = bead(Properties.OPACITY, 3_000_000);
         t.drag(new Point(a.x() - 20, Math.min(a.y(), b.y()) - 6), new Point(b.x() + 20, Math.max(a.y(), b.y()) + 6));
-        assertThat(t.studio.keys()).hasSize(2);
+        assertThat(t.studio.time().keys()).hasSize(2);
         t.keys(KeyCode.DELETE);
         assertThat(t.studio.timeline().track("box", Properties.OPACITY)).isNull();
         assertThat(t.studio.board().find("box")).isNotNull();
@@ -119,7 +119,7 @@ class AnimateDeskTest extends InWindow {
         long[] at = new long[2];
         t.until(() -> {
             at[0] = System.nanoTime();
-            at[1] = t.studio.playhead();
+            at[1] = t.studio.time().playhead();
             return at[1] >= place;
         });
         return at;
@@ -128,24 +128,24 @@ class AnimateDeskTest extends InWindow {
     @Test
     void thePlayheadStepsJumpsAndPlays() throws Exception {
         t.keys(KeyCode.PERIOD);
-        assertThat(t.studio.playhead()).isEqualTo(41_667);
+        assertThat(t.studio.time().playhead()).isEqualTo(41_667);
         t.keys(KeyCode.COMMA);
-        assertThat(t.studio.playhead()).isZero();
+        assertThat(t.studio.time().playhead()).isZero();
         t.keys(KeyCode.SHIFT, KeyCode.PERIOD);
-        assertThat(t.studio.playhead()).isEqualTo(1_000_000);
+        assertThat(t.studio.time().playhead()).isEqualTo(1_000_000);
         t.keys(KeyCode.END);
-        assertThat(t.studio.playhead()).isEqualTo(4_000_000);
+        assertThat(t.studio.time().playhead()).isEqualTo(4_000_000);
         t.keys(KeyCode.SHIFT, KeyCode.COMMA);
-        assertThat(t.studio.playhead()).isEqualTo(3_000_000);
+        assertThat(t.studio.time().playhead()).isEqualTo(3_000_000);
         t.keys(KeyCode.HOME);
         t.keys(KeyCode.SPACE);
-        assertThat(t.studio.playing()).isTrue();
+        assertThat(t.studio.time().playing()).isTrue();
         // the playhead goes by the clock, however slow the machine: two looks at both, a good second apart
         long[] first = whenPast(300_000), second = whenPast(1_500_000);
         assertThat((second[1] - first[1]) / 1e3 - (second[0] - first[0]) / 1e6).as("ms ahead of the clock").isBetween(-250.0, 250.0);
         t.keys(KeyCode.SPACE);
-        assertThat(t.studio.playing()).isFalse();
-        long at = t.studio.playhead();
+        assertThat(t.studio.time().playing()).isFalse();
+        long at = t.studio.time().playhead();
         assertThat(at).isGreaterThanOrEqualTo(second[1]);
         assertThat(at).as("on a frame").isEqualTo(t.studio.project().snap(at));
     }
@@ -153,7 +153,7 @@ class AnimateDeskTest extends InWindow {
     @Test
     void aKeyOfThePathIsDraggedOnTheCanvas() throws Exception {
         t.drag(t.canvas(300, 100), t.canvas(340, 140));
-        assertThat(t.studio.playhead()).as("taking a key goes to its time").isEqualTo(2_000_000);
+        assertThat(t.studio.time().playhead()).as("taking a key goes to its time").isEqualTo(2_000_000);
         assertThat(positions().keyAt(2_000_000).value().x()).isCloseTo(340, within(2.0));
         assertThat(positions().keyAt(2_000_000).value().y()).isCloseTo(140, within(2.0));
     }
@@ -182,7 +182,7 @@ class AnimateDeskTest extends InWindow {
         t.click("key-rotation");
         assertThat(t.studio.timeline().track("box", Properties.ROTATION)).isNull();
         t.fx(() -> {
-            t.studio.seek(1_000_000);
+            t.studio.time().seek(1_000_000);
             return null;
         });
         t.keys(KeyCode.K);

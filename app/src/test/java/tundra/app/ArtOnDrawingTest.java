@@ -63,7 +63,7 @@ class ArtOnDrawingTest extends InWindow {
         assertThat(on(0)).hasSize(1);
         assertThat(on(1)).singleElement().satisfies(e -> assertThat(e.content()).isInstanceOf(Content.Picture.class));
         String id = on(1).getFirst().id();
-        Point middle = RealWindow.fx(() -> t.studio.placed(id).bounds().centre());
+        Point middle = RealWindow.fx(() -> t.studio.picture().placed(id).bounds().centre());
         assertThat(middle.distance(new Point(200, 150))).isLessThan(1e-6);
         assertThat(t.studio.board().elements()).as("nothing beside the flipbook").hasSize(1);
         assertThat(t.studio.selection()).containsExactly(id);
@@ -88,7 +88,7 @@ class ArtOnDrawingTest extends InWindow {
         assertThat(on(1)).hasSize(3);
         for (int i = 0; i < 3; i++) {
             String id = on(1).get(i).id();
-            Point middle = RealWindow.fx(() -> t.studio.placed(id).bounds().centre());
+            Point middle = RealWindow.fx(() -> t.studio.picture().placed(id).bounds().centre());
             assertThat(middle.distance(new Point(200 + 16 * i, 150 + 16 * i))).as("file %d", i).isLessThan(1e-6);
         }
         t.keys(KeyCode.CONTROL, KeyCode.Z);
@@ -101,7 +101,7 @@ class ArtOnDrawingTest extends InWindow {
         Files.writeString(svg, "<svg xmlns='http://www.w3.org/2000/svg' width='80' height='40'><rect width='80' height='40' fill='#C8503A'/></svg>");
         bringIn(null, svg);
         assertThat(on(1)).hasSize(1);
-        Point middle = RealWindow.fx(() -> t.studio.placed(on(1).getFirst().id()).bounds().centre());
+        Point middle = RealWindow.fx(() -> t.studio.picture().placed(on(1).getFirst().id()).bounds().centre());
         assertThat(middle.x()).isCloseTo(320, within(1e-6));
         assertThat(middle.y()).isCloseTo(200, within(1e-6));
     }
@@ -134,7 +134,7 @@ class ArtOnDrawingTest extends InWindow {
         t.until(() -> t.studio.history().undoName().equals("Fill region"));
         assertThat(on(0)).hasSize(1);
         assertThat(on(1)).extracting(Element::name).containsExactly("Fill", "Ring");
-        Point middle = RealWindow.fx(() -> t.studio.placed(on(1).getFirst().id()).bounds().centre());
+        Point middle = RealWindow.fx(() -> t.studio.picture().placed(on(1).getFirst().id()).bounds().centre());
         assertThat(middle.distance(new Point(300, 150))).isLessThan(0.5);
     }
 

@@ -218,10 +218,10 @@ class ArtTest extends InWindow {
         t.type("hare");
         t.keys(KeyCode.ESCAPE);
         Element e = t.studio.selected();
-        double before = RealWindow.fx(() -> t.studio.frame().find(e.id()).node().box().x());
+        double before = RealWindow.fx(() -> t.studio.picture().frame().find(e.id()).node().box().x());
         t.click(tile(0));
         assertThat(((Content.Text) t.studio.selected().content()).family()).isEqualTo(OwnFont.FAMILY);
-        assertThat(RealWindow.fx(() -> t.studio.frame().find(e.id()).node().box().x())).as("measured anew").isNotEqualTo(before);
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find(e.id()).node().box().x())).as("measured anew").isNotEqualTo(before);
         // the piece keeps them, and its page carries the font
         t.fileToSave = folder.resolve("fonts.tundra");
         t.run("save");
@@ -263,12 +263,12 @@ class ArtTest extends InWindow {
         });
         t.settle();
         Element group = all().getFirst();
-        Rect before = RealWindow.fx(() -> t.studio.frame().find(group.children().getFirst().id()).bounds());
-        Point corner = RealWindow.fx(() -> t.studio.frame().find(group.id()).toCanvas().apply(new Point(100, 60)));
+        Rect before = RealWindow.fx(() -> t.studio.picture().frame().find(group.children().getFirst().id()).bounds());
+        Point corner = RealWindow.fx(() -> t.studio.picture().frame().find(group.id()).toCanvas().apply(new Point(100, 60)));
         t.drag(t.canvas(corner.x(), corner.y()), t.canvas(corner.x() + 30, corner.y() + 40));
         Point box = ((Content.Group) all().getFirst().content()).box();
         assertThat(box.x()).isGreaterThan(120);
-        Rect after = RealWindow.fx(() -> t.studio.frame().find(group.children().getFirst().id()).bounds());
+        Rect after = RealWindow.fx(() -> t.studio.picture().frame().find(group.children().getFirst().id()).bounds());
         assertThat(after.x()).isCloseTo(before.x(), within(0.001));
         assertThat(all().getFirst().rest().get(Properties.POSITION)).as("it turns around the same place").isEqualTo(new Point(300, 200));
         t.run("fit-bounds");
@@ -301,7 +301,7 @@ class ArtTest extends InWindow {
         Element box = all().getFirst();
         assertThat(all()).hasSize(1);
         assertThat(box.children()).extracting(Element::name).containsExactly("In", "Loose");
-        Rect seen = RealWindow.fx(() -> t.studio.frame().find(box.children().getLast().id()).bounds());
+        Rect seen = RealWindow.fx(() -> t.studio.picture().frame().find(box.children().getLast().id()).bounds());
         assertThat(seen.x()).isCloseTo(80, within(0.001));
         assertThat(seen.width()).isCloseTo(40, within(0.001));
         t.run("undo");

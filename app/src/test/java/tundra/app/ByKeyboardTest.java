@@ -70,17 +70,17 @@ class ByKeyboardTest extends InWindow {
         t.keys(KeyCode.SHIFT, KeyCode.RIGHT);
         t.until(() -> t.studio.timeline().track(t.studio.selection().iterator().next(), Properties.POSITION).keys().size() == 2);
         t.keys(KeyCode.F8);
-        assertThat(t.studio.keys()).hasSize(1).allMatch(k -> k.time() == 0);
+        assertThat(t.studio.time().keys()).hasSize(1).allMatch(k -> k.time() == 0);
         t.keys(KeyCode.F8);
-        assertThat(t.studio.keys()).hasSize(1).allMatch(k -> k.time() > 0);
+        assertThat(t.studio.time().keys()).hasSize(1).allMatch(k -> k.time() > 0);
         assertThat((String) RealWindow.fx(() -> t.window.timeline().lanes().queryAccessibleAttribute(AccessibleAttribute.TEXT)))
                 .matches("Timeline Main, playhead at [\\d.]+ of [\\d.]+ seconds, 2 keys, 1 chosen");
-        long at = t.studio.keys().iterator().next().time();
+        long at = t.studio.time().keys().iterator().next().time();
         t.keys(KeyCode.ALT, KeyCode.RIGHT);
-        assertThat(t.studio.keys()).allMatch(k -> k.time() > at);
+        assertThat(t.studio.time().keys()).allMatch(k -> k.time() > at);
         t.keys(KeyCode.SHIFT, KeyCode.F8);
         t.run("bead-also");
-        assertThat(t.studio.keys()).hasSize(2);
+        assertThat(t.studio.time().keys()).hasSize(2);
     }
 
     @Test

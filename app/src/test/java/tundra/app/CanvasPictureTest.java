@@ -42,7 +42,7 @@ class CanvasPictureTest extends InWindow {
             try (var painter = new Painter(); var store = new StillStore(painter); var s = Surface.makeRasterN32Premul(w, h)) {
                 painter.use(t.studio.project().assets());
                 s.getCanvas().clear(0xFFC9D3CF);
-                store.paint(s.getCanvas(), t.studio.frame(), v.zoom(), v.origin().x(), v.origin().y(), w, h, false);
+                store.paint(s.getCanvas(), t.studio.picture().frame(), v.zoom(), v.origin().x(), v.origin().y(), w, h, false);
                 try (var image = s.makeImageSnapshot(); var bitmap = Bitmap.makeFromImage(image)) {
                     var bytes = ByteBuffer.wrap(bitmap.readPixels()).order(ByteOrder.LITTLE_ENDIAN).asIntBuffer();
                     int[] out = new int[w * h];
@@ -126,7 +126,7 @@ class CanvasPictureTest extends InWindow {
                 t.studio.setDesk(Desk.DRAW);
                 t.studio.select(List.of());
                 t.studio.groups().enter("s-hare");
-                t.studio.seek(300_000);
+                t.studio.time().seek(300_000);
                 return null;
             });
             t.fx(() -> t.w.commands.run(c.id()));

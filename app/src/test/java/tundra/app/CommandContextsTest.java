@@ -147,7 +147,7 @@ class CommandContextsTest extends InWindow {
         t.w.playback.stop();
         t.studio.open(p, null);
         t.studio.setDesk(desk);
-        t.studio.seek(500_000);
+        t.studio.time().seek(500_000);
         switch (c) {
             case PLAIN -> t.studio.select(List.of("sled"));
             case MOTIF_OPENED -> {
@@ -156,7 +156,7 @@ class CommandContextsTest extends InWindow {
             }
             case SOMETHING_TRIED -> {
                 t.studio.select(List.of("hut"));
-                t.studio.preview(t.studio.board().mapTimeline("main", x -> x.with("hut", Properties.SKEW, track(Point.ZERO, new Point(20, 0)))));
+                t.studio.tried().show(t.studio.board().mapTimeline("main", x -> x.with("hut", Properties.SKEW, track(Point.ZERO, new Point(20, 0)))));
             }
             case SECOND_SCENE -> {
                 t.studio.navigation().showPlace("night");
@@ -179,7 +179,7 @@ class CommandContextsTest extends InWindow {
             case SEVERAL -> t.studio.select(List.of("sled", "row", "vane", "words"));
         }
         if (desk == Desk.ANIMATE && c == Context.PLAIN) {
-            t.studio.selectKeys(List.of(new Keys.Ref("sled", Properties.POSITION, 0), new Keys.Ref("sled", Properties.POSITION, 1_000_000)));
+            t.studio.time().selectKeys(List.of(new Keys.Ref("sled", Properties.POSITION, 0), new Keys.Ref("sled", Properties.POSITION, 1_000_000)));
         }
     }
 

@@ -91,14 +91,14 @@ class CostTest extends InWindow {
                     for (int run = 0; run < 10 && (run == 0 || least > FLOOR); run++) {
                         t.studio.open(p, null);
                         t.studio.setDesk(desk);
-                        t.studio.seek(1_000_000);
+                        t.studio.time().seek(1_000_000);
                         t.studio.select(ids);
-                        t.studio.frame();
+                        t.studio.picture().frame();
                         double from = cpu();
                         t.w.commands.run(c.id());
                         // what all who show it ask for
                         t.studio.board().elements().size();
-                        t.studio.frame();
+                        t.studio.picture().frame();
                         least = Math.min(least, cpu() - from);
                     }
                     out.put(c.id() + " " + desk, least);

@@ -137,7 +137,7 @@ class DrawToolsTest extends InWindow {
         t.drag(t.canvas(220, 180), t.canvas(260, 200));
         assertThat(now(e).content()).isInstanceOf(Content.Path.class);
         assertThat(now(e).rest().get(Properties.SIZE)).isEqualTo(new Point(160, 100));
-        Rect seen = RealWindow.fx(() -> t.studio.frame().find(e.id()).bounds());
+        Rect seen = RealWindow.fx(() -> t.studio.picture().frame().find(e.id()).bounds());
         assertThat(seen.x()).as("the rest stays in its place").isCloseTo(100, within(0.01));
         assertThat(t.studio.history().undoName()).isEqualTo("Move nodes");
         t.keys(KeyCode.CONTROL, KeyCode.Z);
@@ -151,7 +151,7 @@ class DrawToolsTest extends InWindow {
         assertThat(outline(e).contours().getFirst().nodes()).hasSize(4);
         // the line itself bends
         t.drag(t.canvas(160, 180), t.canvas(160, 210));
-        assertThat(RealWindow.fx(() -> t.studio.frame().find(e.id()).bounds().bottom())).isCloseTo(210, within(1.5));
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find(e.id()).bounds().bottom())).isCloseTo(210, within(1.5));
         // Escape in the middle of a drag leaves it as it was
         Outline before = outline(e);
         t.dragHold(t.canvas(100, 100), t.canvas(60, 60));
@@ -310,7 +310,7 @@ class DrawToolsTest extends InWindow {
         t.hold(KeyCode.SHIFT);
         t.drag(t.canvas(220, 180), t.canvas(260, 190));
         t.letGo(KeyCode.SHIFT);
-        Rect r = RealWindow.fx(() -> t.studio.frame().find(e.id()).bounds());
+        Rect r = RealWindow.fx(() -> t.studio.picture().frame().find(e.id()).bounds());
         assertThat(r.right()).isCloseTo(260, within(1.0));
         assertThat(r.bottom()).as("along one direction").isCloseTo(180, within(0.01));
         t.keys(KeyCode.CONTROL, KeyCode.Z);
@@ -353,7 +353,7 @@ class DrawToolsTest extends InWindow {
         t.letGo(KeyCode.ALT);
         t.letGo(KeyCode.SHIFT);
         assertThat(now(a).rest().get(Properties.SIZE)).isEqualTo(new Point(80, 80));
-        assertThat(RealWindow.fx(() -> t.studio.frame().find(a.id()).bounds()).x()).isCloseTo(30, within(0.01));
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find(a.id()).bounds()).x()).isCloseTo(30, within(0.01));
     }
 
     @Test
@@ -383,7 +383,7 @@ class DrawToolsTest extends InWindow {
         t.keys(KeyCode.R);
         t.drag(t.canvas(152, 109), t.canvas(170, 128));
         assertThat(now(group).children()).hasSize(3);
-        assertThat(RealWindow.fx(() -> t.studio.frame().find(t.studio.selected().id()).bounds())).isEqualTo(new Rect(152, 109, 18, 19));
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find(t.studio.selected().id()).bounds())).isEqualTo(new Rect(152, 109, 18, 19));
         t.keys(KeyCode.ESCAPE);
         assertThat(t.studio.groups().inside()).isNull();
         assertThat(t.studio.selected().id()).isEqualTo(group.id());
@@ -413,8 +413,9 @@ class DrawToolsTest extends InWindow {
         t.run("align-TOP");
         assertThat(now(c).rest().get(Properties.POSITION).y()).isEqualTo(110);
         t.run("distribute-level");
-        Rect ra = RealWindow.fx(() -> t.studio.frame().find(t.studio.board().elements().get(0).id()).bounds());
-        Rect rb = RealWindow.fx(() -> t.studio.frame().find(b.id()).bounds()), rc = RealWindow.fx(() -> t.studio.frame().find(c.id()).bounds());
+        Rect ra = RealWindow.fx(() -> t.studio.picture().frame().find(t.studio.board().elements().get(0).id()).bounds());
+        Rect rb = RealWindow.fx(() -> t.studio.picture().frame().find(b.id()).bounds()), rc = RealWindow.fx(() -> t.studio.picture().frame()
+                .find(c.id()).bounds());
         assertThat(rb.x() - ra.right()).isCloseTo(rc.x() - rb.right(), within(1e-6));
         RealWindow.fx(() -> t.w.options.alignTo = ToolOptions.AlignTo.LAST);
         t.run("match-width");
@@ -464,7 +465,7 @@ class DrawToolsTest extends InWindow {
         // once it isn't in the middle it is taken hold of without a key
         t.drag(t.canvas(220, 180), t.canvas(160, 180));
         assertThat(now(e).rest().get(Properties.PIVOT).x()).isCloseTo(0.5, within(0.01));
-        assertThat(RealWindow.fx(() -> t.studio.frame().find(e.id()).bounds())).as("the art stays").satisfies(
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find(e.id()).bounds())).as("the art stays").satisfies(
                 r -> assertThat(r.topLeft().distance(new Point(100, 100))).isLessThan(0.01));
     }
 

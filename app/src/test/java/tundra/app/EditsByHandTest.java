@@ -48,7 +48,7 @@ class EditsByHandTest extends InWindow {
 
     private void seek(double seconds) throws Exception {
         RealWindow.fx(() -> {
-            t.studio.seek(Math.round(seconds * 1e6));
+            t.studio.time().seek(Math.round(seconds * 1e6));
             return null;
         });
         t.settle();
@@ -126,7 +126,7 @@ class EditsByHandTest extends InWindow {
         t.fill("field-position-x", "120");
         assertThat(keys(Properties.POSITION).keys().getLast().value()).isEqualTo(new Point(120, 200));
         assertThat(keys(Properties.POSITION).keys().getFirst().value()).as("the start is another key").isEqualTo(new Point(100, 80));
-        Point seen = RealWindow.fx(() -> t.studio.placed("box").bounds().centre());
+        Point seen = RealWindow.fx(() -> t.studio.picture().placed("box").bounds().centre());
         assertThat(seen.x()).isCloseTo(120, within(1.0));
     }
 
@@ -143,9 +143,9 @@ class EditsByHandTest extends InWindow {
     @Test
     void aPivotThatIsTypedLeavesTheArt() throws Exception {
         seek(2.5);
-        var before = RealWindow.fx(() -> t.studio.placed("box").corners());
+        var before = RealWindow.fx(() -> t.studio.picture().placed("box").corners());
         t.fill("field-pivot-x", "0");
-        var after = RealWindow.fx(() -> t.studio.placed("box").corners());
+        var after = RealWindow.fx(() -> t.studio.picture().placed("box").corners());
         assertThat(RealWindow.fx(() -> t.studio.target().valueAt("box", Properties.PIVOT)).x()).isZero();
         for (long key : new long[] {0, 2_000_000, 4_000_000}) {
             assertThat(keys(Properties.POSITION).keyAt(key)).isNotNull();

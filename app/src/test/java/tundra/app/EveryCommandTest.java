@@ -78,10 +78,10 @@ class EveryCommandTest extends InWindow {
             ids.add(t.studio.board().elements().stream().filter(e -> e.name().equals(n)).map(Element::id).findFirst().orElseThrow());
         }
         t.studio.select(ids);
-        t.studio.seek(3_000_000);
+        t.studio.time().seek(3_000_000);
         if (what == Selected.KEYS) {
-            t.studio.showTimeline(t.studio.board().timelines().get(1).id());
-            t.studio.selectKeys(List.of(new Keys.Ref(ids.getFirst(), Properties.POSITION, 1_500_000),
+            t.studio.time().choose(t.studio.board().timelines().get(1).id());
+            t.studio.time().selectKeys(List.of(new Keys.Ref(ids.getFirst(), Properties.POSITION, 1_500_000),
                     new Keys.Ref(ids.getFirst(), Properties.POSITION, 3_625_000)));
         }
     }

@@ -133,17 +133,17 @@ class FlipDeskTest extends InWindow {
         RealWindow.fx(() -> {
             String id = open().id();
             t.studio.edit("Seen late", b -> b.mapTimeline(b.main().id(), x -> x.withShown(id, new Span(1_000_000, 2_000_000))));
-            t.studio.seek(0);
+            t.studio.time().seek(0);
             return null;
         });
         t.keys(KeyCode.CLOSE_BRACKET);
-        assertThat(t.studio.playhead()).as("the second drawing, two of 24 frames after the first second").isEqualTo(1_083_333);
-        assertThat(RealWindow.fx(() -> t.studio.frame().find(open().drawing().id()))).as("on the canvas").isNotNull();
+        assertThat(t.studio.time().playhead()).as("the second drawing, two of 24 frames after the first second").isEqualTo(1_083_333);
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find(open().drawing().id()))).as("on the canvas").isNotNull();
         // on it goes from there, around the end of the loop and back
         t.keys(KeyCode.CLOSE_BRACKET);
         t.keys(KeyCode.CLOSE_BRACKET);
         assertThat(RealWindow.fx(() -> open().current())).isZero();
-        assertThat(t.studio.playhead()).isEqualTo(1_000_000);
+        assertThat(t.studio.time().playhead()).isEqualTo(1_000_000);
     }
 
     @Test
@@ -259,7 +259,7 @@ class FlipDeskTest extends InWindow {
         assertThat(t.pixel(onlyBefore)).isNotEqualTo(Color.WHITE);
         t.letGo(KeyCode.Q);
         assertThat(t.pixel(onlyBefore)).isEqualTo(Color.WHITE);
-        assertThat(t.studio.playhead()).as("nothing moved").isEqualTo(book().timeOf(2));
+        assertThat(t.studio.time().playhead()).as("nothing moved").isEqualTo(book().timeOf(2));
     }
 
     @Test
@@ -278,7 +278,7 @@ class FlipDeskTest extends InWindow {
         for (int i = 0; i < 3; i++) {
             int n = i;
             double bottom = RealWindow.fx(() -> {
-                var node = t.studio.builder().drawing(open().book().drawings().get(n), 0);
+                var node = t.studio.picture().builder().drawing(open().book().drawings().get(n), 0);
                 return node.toParent().bounds(node.inked()).bottom();
             });
             assertThat(bottom).as("feet of %d", i).isCloseTo(300, within(0.05));

@@ -71,7 +71,7 @@ class InTheHandTest extends InWindow {
                 element("box", new Content.Rectangle(), 400, 300));
         Project before = t.studio.kept();
         t.run("helper-Bounce");
-        t.until(() -> t.studio.previewing());
+        t.until(() -> t.studio.tried().shown());
         assertThat(RealWindow.fx(() -> ((Label) t.node("helper-title")).getText())).isEqualTo("Bounce · ball");
         assertThat(main().tracksOf("ball")).as("it is seen").isNotEmpty();
         t.fileToSave = folder.resolve("tried.tundra");
@@ -123,9 +123,9 @@ class InTheHandTest extends InWindow {
         t.click(t.canvas(220, 120));
         t.drag(t.canvas(220, 120), t.canvas(317, 220));
         Element moved = t.studio.selected();
-        assertThat(RealWindow.fx(() -> t.studio.frame().find(moved.id()).bounds().x())).isCloseTo(300, within(0.6));
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find(moved.id()).bounds().x())).isCloseTo(300, within(0.6));
         t.run("align-TOP");
-        assertThat(RealWindow.fx(() -> t.studio.frame().find(moved.id()).bounds().y())).isCloseTo(0, within(0.01));
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find(moved.id()).bounds().y())).isCloseTo(0, within(0.01));
     }
 
     @Test
@@ -140,10 +140,10 @@ class InTheHandTest extends InWindow {
         assertThat(t.studio.board().elements()).allSatisfy(e -> assertThat(e.rest().get(Properties.STROKE_WIDTH)).isEqualTo(7.0));
         t.fill("field-stroke", "c8503a");
         assertThat(t.studio.board().elements()).allSatisfy(e -> assertThat(e.rest().get(Properties.STROKE)).isEqualTo(Color.parse("#C8503A")));
-        Point middle = RealWindow.fx(() -> Align.around(t.studio.board(), t.studio.selection(), t.studio.frame())).centre();
+        Point middle = RealWindow.fx(() -> Align.around(t.studio.board(), t.studio.selection(), t.studio.picture().frame())).centre();
         t.fill("field-turn-all", "90");
         assertThat(t.studio.board().elements()).allSatisfy(e -> assertThat(e.rest().get(Properties.ROTATION)).isEqualTo(90.0));
-        Point now = RealWindow.fx(() -> Align.around(t.studio.board(), t.studio.selection(), t.studio.frame())).centre();
+        Point now = RealWindow.fx(() -> Align.around(t.studio.board(), t.studio.selection(), t.studio.picture().frame())).centre();
         assertThat(now.distance(middle)).as("around their middle").isLessThan(0.01);
         for (int i = 0; i < 3; i++) {
             t.keys(KeyCode.CONTROL, KeyCode.Z);
@@ -158,7 +158,7 @@ class InTheHandTest extends InWindow {
         assertThat(t.shown("field-strokeWidth")).isEqualTo("mixed");
         // by the knob over them all
         Point top = RealWindow.fx(() -> t.w.canvas.viewport()
-                .toView(new Point(middle.x(), Align.around(t.studio.board(), t.studio.selection(), t.studio.frame()).y())));
+                .toView(new Point(middle.x(), Align.around(t.studio.board(), t.studio.selection(), t.studio.picture().frame()).y())));
         Point knob = RealWindow.fx(() -> t.screen(t.w.canvas, top.x(), top.y() - 24));
         t.drag(knob, t.canvas(middle.x() + 150, middle.y()));
         assertThat(t.studio.board().elements().getFirst().rest().get(Properties.ROTATION)).isCloseTo(90, within(2.0));
@@ -233,13 +233,13 @@ class InTheHandTest extends InWindow {
                 element("arm", new Content.Rectangle(), 100, 100), element("leg", new Content.Rectangle(), 200, 200),
                 element("hat", new Content.Ellipse(), 300, 200));
         RealWindow.fx(() -> {
-            t.studio.selectKeys(List.of(new Keys.Ref("arm", Properties.ROTATION, 500_000), new Keys.Ref("leg", Properties.ROTATION, 500_000)));
+            t.studio.time().selectKeys(List.of(new Keys.Ref("arm", Properties.ROTATION, 500_000), new Keys.Ref("leg", Properties.ROTATION, 500_000)));
             return null;
         });
         t.keys(KeyCode.CONTROL, KeyCode.C);
         select("hat");
         RealWindow.fx(() -> {
-            t.studio.seek(2_000_000);
+            t.studio.time().seek(2_000_000);
             return null;
         });
         t.keys(KeyCode.CONTROL, KeyCode.V);
@@ -249,12 +249,12 @@ class InTheHandTest extends InWindow {
         assertThat(RealWindow.fx(() -> t.w.notices.told())).isEqualTo("Pasted 2 keys onto arm, leg.");
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         RealWindow.fx(() -> {
-            t.studio.selectKeys(List.of(new Keys.Ref("arm", Properties.ROTATION, 500_000)));
+            t.studio.time().selectKeys(List.of(new Keys.Ref("arm", Properties.ROTATION, 500_000)));
             return null;
         });
         t.keys(KeyCode.DELETE);
         t.keys(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(RealWindow.fx(() -> t.studio.keys())).as("undo brings the chosen keys back")
+        assertThat(RealWindow.fx(() -> t.studio.time().keys())).as("undo brings the chosen keys back")
                 .containsExactly(new Keys.Ref("arm", Properties.ROTATION, 500_000));
     }
 
@@ -273,7 +273,7 @@ class InTheHandTest extends InWindow {
         t.keys(KeyCode.ENTER);
         assertThat(main().markers()).extracting(Marker::name).containsExactly("one", "Gone");
         t.click(two);
-        assertThat(RealWindow.fx(() -> t.studio.marker().id())).isEqualTo("b");
+        assertThat(RealWindow.fx(() -> t.studio.time().marker().id())).isEqualTo("b");
         t.keys(KeyCode.DELETE);
         assertThat(main().markers()).extracting(Marker::name).containsExactly("one");
         assertThat(main().tracksOf("arm")).as("only the marker went").isNotEmpty();
@@ -376,7 +376,7 @@ class InTheHandTest extends InWindow {
         t.settle();
         assertThat(RealWindow.fx(() -> ((LightLabel) t.node("tool-note")).getText())).isEqualTo("title is faded to 0 % here");
         t.click("seen-rest");
-        assertThat(RealWindow.fx(() -> t.studio.frame().find("title").node().opacity())).isEqualTo(1);
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find("title").node().opacity())).isEqualTo(1);
         assertThat(RealWindow.fx(() -> ((LightLabel) t.node("tool-note")).getText())).isEqualTo(ToolKind.SELECT.hint);
         t.run("fit");
         t.fill("field-position-x", "150");

@@ -188,7 +188,7 @@ class JobsTest extends InWindow {
         select("Panel");
         t.run("key");
         RealWindow.fx(() -> {
-            t.studio.seek(300_000);
+            t.studio.time().seek(300_000);
             return null;
         });
         t.settle();
@@ -328,7 +328,7 @@ class JobsTest extends InWindow {
         t.settle();
         t.click("key-rotation");
         RealWindow.fx(() -> {
-            t.studio.seek(t.studio.timeline().duration());
+            t.studio.time().seek(t.studio.timeline().duration());
             return null;
         });
         t.settle();
@@ -337,7 +337,7 @@ class JobsTest extends InWindow {
         t.run("keys-even");
         String wheel = RealWindow.fx(() -> t.studio.selected().id());
         RealWindow.fx(() -> {
-            t.studio.seek(0);
+            t.studio.time().seek(0);
             t.studio.select(t.studio.board().elements().stream().filter(e -> e.name().startsWith("Rectangle")).map(Element::id).toList());
             return null;
         });

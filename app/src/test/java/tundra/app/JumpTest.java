@@ -30,7 +30,7 @@ class JumpTest extends InWindow {
         var lanes = t.window.timeline().lanes();
         t.click(RealWindow.fx(() -> t.screen(lanes, lanes.xOf(Math.round(seconds * 1e6)), 20)));
         handlings++;
-        assertThat(t.studio.playhead()).as("the ruler's frame").isCloseTo(Math.round(seconds * 1e6), within(25_000L));
+        assertThat(t.studio.time().playhead()).as("the ruler's frame").isCloseTo(Math.round(seconds * 1e6), within(25_000L));
     }
 
     private void type(String field, String value) throws Exception {
@@ -112,6 +112,6 @@ class JumpTest extends InWindow {
     }
 
     private <T> T value(String id, Property<T> p, double seconds) throws Exception {
-        return RealWindow.fx(() -> t.studio.builder().valueAt(id, p, Math.round(seconds * 1e6)));
+        return RealWindow.fx(() -> t.studio.picture().builder().valueAt(id, p, Math.round(seconds * 1e6)));
     }
 }

@@ -239,7 +239,7 @@ class KeptInPlaceTest extends InWindow {
                 new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 90.0, Easing.LINEAR)))), path("flag"));
         var lanes = t.window.timeline().lanes();
         RealWindow.fx(() -> {
-            t.studio.selectKeys(List.of(new Keys.Ref("flag", Properties.ROTATION, 2_000_000)));
+            t.studio.time().selectKeys(List.of(new Keys.Ref("flag", Properties.ROTATION, 2_000_000)));
             return null;
         });
         t.run("lane-grow");

@@ -149,7 +149,7 @@ class LightComboBoxTest extends InWindow {
         RealWindow.fx(() -> {
             by.show();
             assertThat(by.getItems()).contains("a", "b").hasSize(4);
-            t.studio.seek(1_000_000);
+            t.studio.time().seek(1_000_000);
             t.studio.edit("Resize", b -> b.withSize(new Point(640, 401)));
             return null;
         });

@@ -128,7 +128,7 @@ class MonkeyTest extends InWindow {
             });
         } else if (lot < 96) {
             doing.set("seek");
-            on(() -> t.studio.seek(r.nextInt(2_000_000)));
+            on(() -> t.studio.time().seek(r.nextInt(2_000_000)));
         } else {
             doing.set("undo and redo");
             on(() -> {
@@ -166,7 +166,7 @@ class MonkeyTest extends InWindow {
                 step(r);
             } catch (AssertionError e) {
                 throw new AssertionError("at step " + steps + ", after " + lately + ", with busy " + t.w.jobs.busy() + ", desk "
-                        + RealWindow.fx(t.studio::desk) + ", playing " + RealWindow.fx(t.studio::playing) + ", canvas still "
+                        + RealWindow.fx(t.studio::desk) + ", playing " + RealWindow.fx(t.studio.time()::playing) + ", canvas still "
                         + RealWindow.fx(t.w.canvas::settled), e);
             }
             steps++;

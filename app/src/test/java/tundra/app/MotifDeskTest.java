@@ -227,7 +227,7 @@ class MotifDeskTest extends InWindow {
             String id = Motifs.instances(t.studio.board(), x -> true).getFirst().id();
             long began = System.nanoTime();
             t.studio.navigation().openInPlace(id);
-            t.studio.frame();
+            t.studio.picture().frame();
             System.out.printf("opening in place, until its frame is there: %.1f ms%n", (System.nanoTime() - began) / 1e6);
             return null;
         });

@@ -95,7 +95,7 @@ class PaintTest extends InWindow {
         t.type("12");
         t.keys(KeyCode.ENTER);
         assertThat(t.studio.board().find(e.id()).rest().get(Properties.DASH)).isEqualTo(12);
-        List<Point> corners = RealWindow.fx(() -> t.studio.frame().find(e.id()).corners());
+        List<Point> corners = RealWindow.fx(() -> t.studio.picture().frame().find(e.id()).corners());
         assertThat(corners).hasSize(4);
     }
 }

@@ -56,9 +56,9 @@ class PathHandTest extends InWindow {
 
     private void at(double seconds) throws Exception {
         RealWindow.fx(() -> {
-            t.studio.selectKeys(List.of());
+            t.studio.time().selectKeys(List.of());
             t.studio.select(List.of("kite"));
-            t.studio.seek(Math.round(seconds * 1e6));
+            t.studio.time().seek(Math.round(seconds * 1e6));
             return null;
         });
         t.settle();
@@ -163,7 +163,8 @@ class PathHandTest extends InWindow {
         Key<Point> bead = whole.keys().get(1);
         drag(bead.value(), -40, 60);
         assertThat(way().keys().get(1).value().distance(bead.value().plus(new Point(-40, 60)))).isLessThan(1.1);
-        assertThat(RealWindow.fx(() -> t.studio.keys())).singleElement().satisfies(r -> assertThat(r.time()).isEqualTo(way().keys().get(1).time()));
+        assertThat(RealWindow.fx(() -> t.studio.time().keys())).singleElement()
+                .satisfies(r -> assertThat(r.time()).isEqualTo(way().keys().get(1).time()));
         assertThat(way().keys().get(1).time()).isNotEqualTo(bead.time());
     }
 
@@ -176,7 +177,7 @@ class PathHandTest extends InWindow {
         assertThat(closed).hasSize(before.size() + 1);
         assertThat(closed.getLast().value()).isEqualTo(before.getFirst().value());
         assertThat(RealWindow.fx(() -> t.studio.timeline().duration())).isGreaterThanOrEqualTo(closed.getLast().time());
-        assertThat(RealWindow.fx(() -> t.studio.keys())).as("its bead is chosen, to be dragged").singleElement()
+        assertThat(RealWindow.fx(() -> t.studio.time().keys())).as("its bead is chosen, to be dragged").singleElement()
                 .satisfies(r -> assertThat(r.time()).isEqualTo(closed.getLast().time()));
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(way().keys()).isEqualTo(before);
@@ -202,7 +203,7 @@ class PathHandTest extends InWindow {
         RealWindow.fx(() -> {
             t.studio.edit("Back", b ->
                     b.mapTimeline("main", x -> x.with("kite", Properties.POSITION, new Track<>(List.of(key(0, 500, 200), key(2, 100, 200))))));
-            t.studio.seek(1_000_000);
+            t.studio.time().seek(1_000_000);
             t.studio.target().set("Face", null, "kite", Properties.FACE_PATH, "yes");
             return null;
         });
@@ -221,7 +222,7 @@ class PathHandTest extends InWindow {
 
     private double turn() throws Exception {
         return Math.abs(Math.IEEEremainder(RealWindow.fx(() -> {
-            var m = t.studio.frame().find("kite").toCanvas();
+            var m = t.studio.picture().frame().find("kite").toCanvas();
             return Math.toDegrees(Math.atan2(m.b(), m.a()));
         }), 360));
     }
@@ -230,7 +231,7 @@ class PathHandTest extends InWindow {
     void theFirstKeySaysWhatBecomesOfTheTimeBefore() throws Exception {
         RealWindow.fx(() -> {
             t.studio.select(List.of("other"));
-            t.studio.seek(2_000_000);
+            t.studio.time().seek(2_000_000);
             return null;
         });
         t.settle();
@@ -240,7 +241,7 @@ class PathHandTest extends InWindow {
         assertThat(RealWindow.fx(() -> t.studio.target().consequence())).contains("it stays as it is until here");
         drag(new Point(560, 60), -60, 100);
         RealWindow.fx(() -> {
-            t.studio.seek(1_900_000);
+            t.studio.time().seek(1_900_000);
             return null;
         });
         assertThat(RealWindow.fx(() -> t.studio.target().valueAt("other", Properties.POSITION))).isEqualTo(new Point(560, 60));

@@ -68,12 +68,12 @@ class PlayingTest extends InWindow {
         var frames = new ArrayList<Long>();
         var told = new ArrayList<Set<Aspect>>();
         RealWindow.fx(() -> {
-            t.studio.eachFrame(() -> frames.add(t.studio.playhead()));
+            t.studio.eachFrame(() -> frames.add(t.studio.time().playhead()));
             t.studio.listen(told::add);
             return null;
         });
         t.keys(KeyCode.SPACE);
-        t.until(() -> t.studio.playhead() > 1_500_000);
+        t.until(() -> t.studio.time().playhead() > 1_500_000);
         int between = RealWindow.fx(told::size);
         String playing = time();
         t.keys(KeyCode.SPACE);
@@ -82,9 +82,9 @@ class PlayingTest extends InWindow {
         assertThat(between).as("a sixth of them, and what play itself tells").isLessThanOrEqualTo(frames.size() / 6 + 4);
         assertThat(playing).isNotEqualTo("0:00.00");
         // once it stands everything says the same
-        double seconds = t.studio.playhead() / 1e6;
+        double seconds = t.studio.time().playhead() / 1e6;
         assertThat(shownX()).isCloseTo(100 + 100 * seconds, within(0.06));
-        assertThat(time()).isEqualTo(TimeText.clock(t.studio.playhead()));
+        assertThat(time()).isEqualTo(TimeText.clock(t.studio.time().playhead()));
     }
 
     @Test
@@ -94,10 +94,10 @@ class PlayingTest extends InWindow {
             return null;
         });
         t.keys(KeyCode.SPACE);
-        t.until(() -> t.studio.playhead() >= 1_000_000);
+        t.until(() -> t.studio.time().playhead() >= 1_000_000);
         var seen = new ArrayList<Long>();
         t.until(() -> {
-            seen.add(t.studio.playhead());
+            seen.add(t.studio.time().playhead());
             return IntStream.range(1, seen.size()).filter(i -> seen.get(i) < seen.get(i - 1)).count() >= 3;
         });
         t.keys(KeyCode.SPACE);
@@ -105,12 +105,12 @@ class PlayingTest extends InWindow {
         assertThat(seen.stream().skip(1).filter(x -> x == 1_000_000).count()).as("it came round").isPositive();
         RealWindow.fx(() -> {
             t.studio.edit("Unmark", b -> b.mapTimeline("main", x -> x.withRange(null)));
-            t.studio.seek(3_800_000);
+            t.studio.time().seek(3_800_000);
             return null;
         });
         t.keys(KeyCode.SPACE);
-        t.until(() -> !t.studio.playing());
-        assertThat(t.studio.playhead()).isEqualTo(4_000_000);
+        t.until(() -> !t.studio.time().playing());
+        assertThat(t.studio.time().playhead()).isEqualTo(4_000_000);
         assertThat(time()).isEqualTo("0:04.00");
     }
 
@@ -126,15 +126,15 @@ class PlayingTest extends InWindow {
         assertThat(RealWindow.fx(() -> lanes.xOf(2_000_000))).as("two seconds lie out of view").isGreaterThan(right);
         assertThat(lanes.follows()).isTrue();
         t.keys(KeyCode.SPACE);
-        t.until(() -> t.studio.playhead() > 2_000_000);
-        assertThat(RealWindow.fx(() -> lanes.xOf(t.studio.playhead()))).as("the playhead is in view").isBetween(0.0, right);
+        t.until(() -> t.studio.time().playhead() > 2_000_000);
+        assertThat(RealWindow.fx(() -> lanes.xOf(t.studio.time().playhead()))).as("the playhead is in view").isBetween(0.0, right);
         t.keys(KeyCode.SPACE);
         t.run("follow");
         assertThat(lanes.follows()).isFalse();
         t.keys(KeyCode.HOME);
         double zero = RealWindow.fx(() -> lanes.xOf(0));
         t.keys(KeyCode.SPACE);
-        t.until(() -> t.studio.playhead() > 2_600_000);
+        t.until(() -> t.studio.time().playhead() > 2_600_000);
         t.keys(KeyCode.SPACE);
         assertThat(RealWindow.fx(() -> lanes.xOf(0))).as("the view stayed").isEqualTo(zero);
     }

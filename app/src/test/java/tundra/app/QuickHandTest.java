@@ -37,7 +37,7 @@ class QuickHandTest extends InWindow {
     }
 
     private Rect bounds() throws Exception {
-        return RealWindow.fx(() -> t.studio.frame().find(t.studio.selected().id()).bounds());
+        return RealWindow.fx(() -> t.studio.picture().frame().find(t.studio.selected().id()).bounds());
     }
 
     private void near(String what, Point got, double x, double y) {
@@ -66,7 +66,7 @@ class QuickHandTest extends InWindow {
         for (String tool : List.of("FREEHAND", "BRUSH")) {
             t.run("tool-" + tool);
             flick(100, 100, 300, 220);
-            Point end = RealWindow.fx(() -> t.studio.frame().find(t.studio.board().elements().getLast().id()).bounds()).bottomRight();
+            Point end = RealWindow.fx(() -> t.studio.picture().frame().find(t.studio.board().elements().getLast().id()).bounds()).bottomRight();
             soft.assertThat(end.x()).as(tool).isCloseTo(300, within(8.0));
             soft.assertThat(end.y()).as(tool).isCloseTo(220, within(8.0));
             again();
@@ -163,7 +163,7 @@ class QuickHandTest extends InWindow {
                 .withMarkers(List.of(new Marker("m", "half", 500_000))).withShown("box", new Span(0, 2_000_000))
                 .withRange(new Span(250_000, 3_000_000)), box);
         t.flick(lane(0.25, 40), lane(3, 40));
-        soft.assertThat(now(() -> t.studio.playhead())).as("playhead").isEqualTo(3_000_000L);
+        soft.assertThat(now(() -> t.studio.time().playhead())).as("playhead").isEqualTo(3_000_000L);
         Point bead = now(() -> t.screen(t.window.timeline().lanes(), 0, 0))
                 .plus(now(() -> t.window.timeline().lanes().place("box", Properties.POSITION, 1_000_000)));
         t.flick(bead, new Point(lane(2, 0).x(), bead.y()));
@@ -177,7 +177,7 @@ class QuickHandTest extends InWindow {
         soft.assertThat(now(() -> t.studio.timeline().range().to())).as("part that plays").isEqualTo(3_750_000L);
         // the first bead of the path on the canvas
         now(() -> {
-            t.studio.seek(0);
+            t.studio.time().seek(0);
             return null;
         });
         t.settle();

@@ -165,7 +165,7 @@ final class RealWindow implements AutoCloseable, Dialogs {
         until(() -> !w.jobs.busy() && SkiaCanvas.settled());
         if (fx(() -> w.canvas.getScene() != null)) {
             // while it plays the picture never stands
-            until(() -> w.canvas.settled() || studio.playing());
+            until(() -> w.canvas.settled() || studio.time().playing());
         }
     }
 

@@ -194,7 +194,7 @@ class RoomTest extends InWindow {
         RealWindow.fx(() -> {
             t.studio.navigation().openInPlace(t.studio.board().elements().getFirst().id());
             t.studio.setDesk(Desk.DRAW);
-            t.studio.seek(500_000);
+            t.studio.time().seek(500_000);
             return null;
         });
         t.settle();

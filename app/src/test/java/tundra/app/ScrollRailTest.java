@@ -24,7 +24,7 @@ class ScrollRailTest extends InWindow {
     }
 
     private double y(String id) throws Exception {
-        return RealWindow.fx(() -> t.studio.frame().find(id).bounds().centre().y());
+        return RealWindow.fx(() -> t.studio.picture().frame().find(id).bounds().centre().y());
     }
 
     @Test
@@ -43,7 +43,7 @@ class ScrollRailTest extends InWindow {
         t.drag(thumb, new Point(thumb.x(), thumb.y() + 3000));
         t.settle();
         assertThat(RealWindow.fx(bar::getValue)).isEqualTo(800);
-        assertThat(RealWindow.fx(t.studio::playhead)).isEqualTo(2_000_000);
+        assertThat(RealWindow.fx(t.studio.time()::playhead)).isEqualTo(2_000_000);
         assertThat(y("Ridge")).isCloseTo(before - 200, within(1e-6));
         assertThat(y("Hut")).isCloseTo(before, within(1e-6));
         // taken in hand, everything is where it rests; the bar follows the playhead
@@ -51,7 +51,7 @@ class ScrollRailTest extends InWindow {
         t.settle();
         assertThat(y("Ridge")).isCloseTo(before, within(1e-6));
         RealWindow.fx(() -> {
-            t.studio.seek(1_000_000);
+            t.studio.time().seek(1_000_000);
             return null;
         });
         t.settle();

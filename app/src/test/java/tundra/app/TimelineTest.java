@@ -97,7 +97,7 @@ class TimelineTest extends InWindow {
 
     private void choose(Keys.Ref... refs) throws Exception {
         RealWindow.fx(() -> {
-            t.studio.selectKeys(List.of(refs));
+            t.studio.time().selectKeys(List.of(refs));
             return null;
         });
         t.settle();
@@ -105,7 +105,7 @@ class TimelineTest extends InWindow {
 
     private void seek(double seconds) throws Exception {
         RealWindow.fx(() -> {
-            t.studio.seek(Math.round(seconds * 1e6));
+            t.studio.time().seek(Math.round(seconds * 1e6));
             return null;
         });
         t.settle();
@@ -146,7 +146,7 @@ class TimelineTest extends InWindow {
     @Test
     void chosenKeysAreStretchedReversedAndNudged() throws Exception {
         t.keys(KeyCode.ALT, KeyCode.A);
-        assertThat(t.studio.keys()).hasSize(5);
+        assertThat(t.studio.time().keys()).hasSize(5);
         choose(new Keys.Ref("box", Properties.ROTATION, 1_000_000), new Keys.Ref("box", Properties.ROTATION, 3_000_000));
         t.drag(at(x(3), 46), at(x(2), 46));
         assertThat(keys("box", Properties.ROTATION).keys()).extracting(Key::time).containsExactly(1_000_000L, 2_000_000L);
@@ -188,7 +188,7 @@ class TimelineTest extends InWindow {
         t.keys(KeyCode.ALT, KeyCode.C);
         RealWindow.fx(() -> {
             t.studio.select(List.of("ball"));
-            t.studio.seek(0);
+            t.studio.time().seek(0);
             return null;
         });
         t.settle();
@@ -229,7 +229,7 @@ class TimelineTest extends InWindow {
         t.keys(KeyCode.SPACE);
         var heads = new ArrayList<Long>();
         t.until(() -> {
-            heads.add(t.studio.playhead());
+            heads.add(t.studio.time().playhead());
             return IntStream.range(1, heads.size()).filter(i -> heads.get(i) < heads.get(i - 1)).count() >= 2;
         });
         assertThat(heads).as("twice around").allMatch(x -> x >= 958_000 && x <= 1_500_000);
@@ -253,9 +253,9 @@ class TimelineTest extends InWindow {
         t.letGo(KeyCode.ALT);
         assertThat(t.studio.timeline().shown().get("ball")).isEqualTo(new Span(1_500_000, 3_500_000));
         seek(1);
-        assertThat(RealWindow.fx(() -> t.studio.frame().find("ball"))).as("not yet seen").isNull();
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find("ball"))).as("not yet seen").isNull();
         seek(2);
-        assertThat(RealWindow.fx(() -> t.studio.frame().find("ball"))).isNotNull();
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find("ball"))).isNotNull();
         t.dragHold(at(x(1.5), y), at(x(0.5), y));
         t.keys(KeyCode.ESCAPE);
         t.up();
@@ -279,7 +279,7 @@ class TimelineTest extends InWindow {
         assertThat(keys("box", Properties.POSITION).keys()).as("a click on the line adds a key").hasSize(4);
         Key<Point> made = keys("box", Properties.POSITION).keys().get(1);
         assertThat(made.value().distance(new Point(200, 100))).isLessThan(3);
-        assertThat(t.studio.playhead()).isEqualTo(made.time());
+        assertThat(t.studio.time().playhead()).isEqualTo(made.time());
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(keys("box", Properties.POSITION).keys()).hasSize(3);
         // one gesture: added and pulled away
@@ -335,7 +335,7 @@ class TimelineTest extends InWindow {
         assertThat(keys("box", Properties.POSITION)).isNull();
         assertThat(keys("box", Properties.POSITION_X).keys()).hasSize(3);
         seek(1);
-        Point seen = RealWindow.fx(() -> t.studio.frame().find("box").bounds().centre());
+        Point seen = RealWindow.fx(() -> t.studio.picture().frame().find("box").bounds().centre());
         assertThat(seen).isEqualTo(new Point(200, 100));
         assertThat(t.studio.target().consequence()).isEqualTo("dragging box adds x and y keys here");
         t.hold(KeyCode.CONTROL);
@@ -352,12 +352,12 @@ class TimelineTest extends InWindow {
         t.keys(KeyCode.CONTROL, KeyCode.V);
         Element way = t.studio.selected();
         assertThat(way.content()).as("the move as a shape").isInstanceOf(Content.Path.class);
-        assertThat(RealWindow.fx(() -> t.studio.frame().find(way.id()).bounds().topLeft())).isEqualTo(new Point(100, 100));
+        assertThat(RealWindow.fx(() -> t.studio.picture().frame().find(way.id()).bounds().topLeft())).isEqualTo(new Point(100, 100));
         t.keys(KeyCode.CONTROL, KeyCode.C);
         t.keys(KeyCode.ALT, KeyCode.DIGIT2);
         RealWindow.fx(() -> {
             t.studio.select(List.of("ball"));
-            t.studio.seek(0);
+            t.studio.time().seek(0);
             return null;
         });
         t.settle();
@@ -460,7 +460,7 @@ class TimelineTest extends InWindow {
         RealWindow.fx(() -> {
             t.studio.edit("Turn into path", b -> Reshape.toPath(b, "ball"));
             t.studio.select(List.of("ball"));
-            t.studio.seek(2_000_000);
+            t.studio.time().seek(2_000_000);
             t.w.tools.take(ToolKind.NODES);
             return null;
         });
@@ -494,7 +494,7 @@ class TimelineTest extends InWindow {
         t.drag(at(x(0.2), y), at(x(1.2), y));
         assertThat(t.studio.timeline().sounds().getFirst().start()).isEqualTo(1_000_000);
         t.keys(KeyCode.SPACE);
-        t.until(() -> t.studio.playhead() > 200_000);
+        t.until(() -> t.studio.time().playhead() > 200_000);
         t.keys(KeyCode.SPACE);
         // a machine without an output says so; one with an output plays
         assertThat(t.w.playback.silent()).satisfiesAnyOf(s -> assertThat(s).isNull(), s -> assertThat(s).contains("no sound output"));
@@ -515,7 +515,7 @@ class TimelineTest extends InWindow {
         t.run("undo");
         assertThat(t.studio.board().timelines()).hasSize(2);
         RealWindow.fx(() -> {
-            t.studio.showTimeline(t.studio.board().main().id());
+            t.studio.time().choose(t.studio.board().main().id());
             return null;
         });
         assertThat(t.w.commands.get("delete-timeline").enabled().getAsBoolean()).as("Main stays").isFalse();
@@ -559,7 +559,7 @@ class TimelineTest extends InWindow {
     void pathsOfOthersAreShownWhenAskedFor() throws Exception {
         RealWindow.fx(() -> {
             t.studio.select(List.of("ball"));
-            t.studio.seek(0);
+            t.studio.time().seek(0);
             return null;
         });
         t.settle();

@@ -40,7 +40,8 @@ class ValueInTextTest extends InWindow {
     }
 
     private String seen() throws Exception {
-        return RealWindow.fx(() -> ((Mark.Glyphs) t.studio.frame().find("score").node().marks().getFirst()).layout().lines().getFirst().text());
+        return RealWindow.fx(() -> ((Mark.Glyphs) t.studio.picture().frame().find("score").node().marks().getFirst()).layout().lines().getFirst()
+                .text());
     }
 
     /** Where no value is there yet one is made, in one step; words that end there get a space. */

@@ -45,7 +45,7 @@ class WholeWayTest {
             t.drag(t.canvas(90, 100), t.canvas(100, 120));
             Point ruler = t.fx(() -> t.screen(t.window.timeline().lanes(), t.window.timeline().lanes().xOf(2_000_000), 20));
             t.click(ruler);
-            assertThat(t.studio.playhead()).isEqualTo(2_000_000L);
+            assertThat(t.studio.time().playhead()).isEqualTo(2_000_000L);
             t.drag(t.canvas(100, 120), t.canvas(400, 220));
             var track = t.studio.timeline().track(box.id(), Properties.POSITION);
             assertThat(track.keys()).hasSize(2);
@@ -55,8 +55,8 @@ class WholeWayTest {
 
             // scrub: half way in time is half way in space, since the easing is even at both ends
             t.drag(ruler, t.fx(() -> t.screen(t.window.timeline().lanes(), t.window.timeline().lanes().xOf(1_000_000), 20)));
-            assertThat(t.studio.playhead()).isEqualTo(1_000_000L);
-            assertThat(t.studio.frame().find(box.id()).bounds().centre().x()).isCloseTo(270, within(0.5));
+            assertThat(t.studio.time().playhead()).isEqualTo(1_000_000L);
+            assertThat(t.studio.picture().frame().find(box.id()).bounds().centre().x()).isCloseTo(270, within(0.5));
             assertThat(t.pixel(t.canvas(240, 165)).getRed() * 255).isCloseTo(0x5F, within(2.0));
 
             reaction(t);

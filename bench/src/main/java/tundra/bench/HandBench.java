@@ -211,7 +211,7 @@ public final class HandBench extends BenchWindow {
             for (String id : ids) {
                 refs.add(new Keys.Ref(id, Properties.POSITION, w.studio.timeline().track(id, Properties.POSITION).keys().get(4).time()));
             }
-            w.studio.selectKeys(refs);
+            w.studio.time().selectKeys(refs);
             return null;
         });
         Thread.sleep(1500);

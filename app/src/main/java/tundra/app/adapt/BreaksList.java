@@ -49,8 +49,8 @@ public final class BreaksList extends VBox {
     public void look() {
         Board b = studio.drawn();
         Set<String> tapped = TouchAreas.reacting(studio.kept(), b);
-        long time = studio.playhead();
-        var fonts = studio.fonts();
+        long time = studio.time().playhead();
+        var fonts = studio.picture().fonts();
         rows.getChildren().setAll(new LightLabel("looking …", "quiet", "small"));
         jobs.start(p -> Breaks.of(b, LEAST, MOST, tapped, fonts, time, p), share -> { }, found -> show(b, found), rows.getChildren()::clear);
     }

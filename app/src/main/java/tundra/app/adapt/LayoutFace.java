@@ -81,7 +81,7 @@ final class LayoutFace extends Button {
             builder = Frames.of(of, board, Fonts.of(of.assets()));
             shown = null;
         }
-        at(Moment.editing(board, studio.timeline().id(), studio.playhead()));
+        at(Moment.editing(board, studio.timeline().id(), studio.time().playhead()));
     }
 
     /** Paints it off the interface thread; of those that are asked for meanwhile, the last one. */

@@ -25,12 +25,14 @@ public final class TieOverlay implements Overlay {
 
     @Override
     public void draw(SkiaGraphics g, Viewport v) {
-        if (studio.playing() || studio.selected() == null || !(studio.placed(studio.selected().id()) instanceof Frame.Placed placed)) {
+        if (studio.time().playing() || studio.selected() == null
+                || !(studio.picture().placed(studio.selected().id()) instanceof Frame.Placed placed)) {
             return;
         }
         String id = studio.selected().id();
         var path = Tree.path(studio.board().elements(), id);
-        Rect box = placed.bounds(), around = path.size() > 1 && studio.placed(path.get(path.size() - 2)) instanceof Frame.Placed p ? p.bounds()
+        Rect box = placed.bounds(), around = path.size() > 1 && studio.picture().placed(path.get(path.size() - 2)) instanceof Frame.Placed p
+                ? p.bounds()
                 : new Rect(0, 0, studio.board().size().x(), studio.board().size().y());
         Palette c = Palette.of(studio.dark());
         g.setFont(Font.font("JetBrains Mono", 10));

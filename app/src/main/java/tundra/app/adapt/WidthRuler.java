@@ -43,7 +43,7 @@ public final class WidthRuler extends Region {
         setOnMouseDragged(this::drag);
         setOnMouseReleased(e -> grabbed = -1);
         studio.listen(what -> {
-            if (studio.desk() == Desk.ADAPT && !studio.onlyTimeGoesOn(what)) {
+            if (studio.desk() == Desk.ADAPT && !studio.time().onlyGoesOn(what)) {
                 paint();
             }
         });

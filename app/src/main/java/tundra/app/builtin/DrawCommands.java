@@ -89,7 +89,7 @@ public final class DrawCommands {
     }
 
     private ShapeAreas areas(Kept k) {
-        return new ShapeAreas(k.board(), s.frame(), s::valuesOf);
+        return new ShapeAreas(k.board(), s.picture().frame(), s.picture()::valuesOf);
     }
 
     /** @param never what is told where nothing comes of it */
@@ -116,19 +116,19 @@ public final class DrawCommands {
         String[] keys = {"LEFT", "C", "RIGHT", "UP", "M", "DOWN"};
         for (Align.Edge e : Align.Edge.values()) {
             c.add(CommandIds.ALIGN + e, "Align " + names[e.ordinal()], "Alt+Shift+" + keys[e.ordinal()], () -> !s.selection().isEmpty(),
-                    () -> s.edit("Align " + names[e.ordinal()], b -> Align.to(b, s.selection(), s.frame(), e, target())));
+                    () -> s.edit("Align " + names[e.ordinal()], b -> Align.to(b, s.selection(), s.picture().frame(), e, target())));
         }
         c.add(CommandIds.DISTRIBUTE_LEVEL, "Distribute across", "Alt+Shift+H", () -> s.selection().size() > 2,
-                () -> s.edit("Distribute across", b -> Align.distribute(b, s.selection(), s.frame(), true)));
+                () -> s.edit("Distribute across", b -> Align.distribute(b, s.selection(), s.picture().frame(), true)));
         c.add(CommandIds.DISTRIBUTE_UPRIGHT, "Distribute down", "Alt+Shift+V", () -> s.selection().size() > 2,
-                () -> s.edit("Distribute down", b -> Align.distribute(b, s.selection(), s.frame(), false)));
+                () -> s.edit("Distribute down", b -> Align.distribute(b, s.selection(), s.picture().frame(), false)));
         c.add(CommandIds.MATCH_WIDTH, "Match width", "Alt+Shift+W", () -> !s.selection().isEmpty(), () -> match("Match width", true, false));
         c.add(CommandIds.MATCH_HEIGHT, "Match height", "Alt+Shift+E", () -> !s.selection().isEmpty(), () -> match("Match height", false, true));
         c.add("match-size", "Match size", "Alt+Shift+S", () -> !s.selection().isEmpty(), () -> match("Match size", true, true));
     }
 
     private void match(String name, boolean width, boolean height) {
-        s.edit(name, b -> Align.matchSize(b, s.selection(), s.frame(), width, height, target()));
+        s.edit(name, b -> Align.matchSize(b, s.selection(), s.picture().frame(), width, height, target()));
     }
 
     /** What alignment goes by: what was chosen; with one element selected always the canvas. */
@@ -137,8 +137,8 @@ public final class DrawCommands {
         Rect canvas = new Rect(0, 0, size.x(), size.y());
         Rect found = switch (several() ? w.options.alignTo : ToolOptions.AlignTo.CANVAS) {
             case CANVAS -> canvas;
-            case SELECTION -> Align.around(s.board(), s.selection(), s.frame());
-            case LAST -> Align.around(s.board(), List.of(List.copyOf(s.selection()).getLast()), s.frame());
+            case SELECTION -> Align.around(s.board(), s.selection(), s.picture().frame());
+            case LAST -> Align.around(s.board(), List.of(List.copyOf(s.selection()).getLast()), s.picture().frame());
         };
         return found == null ? canvas : found;
     }
@@ -186,7 +186,7 @@ public final class DrawCommands {
     }
 
     private void pivot(String name, Point pivot) {
-        Frame seen = s.frame();
+        Frame seen = s.picture().frame();
         s.edit(name, b -> {
             Board out = b;
             for (String id : s.selection()) {
@@ -201,7 +201,7 @@ public final class DrawCommands {
 
     private void fitBounds() {
         Element g = s.selected();
-        Frame.Placed placed = s.frame().find(g.id());
+        Frame.Placed placed = s.picture().frame().find(g.id());
         if (placed == null) {
             w.notices.news(g.name() + " isn't seen here: show it, or go to a time at which it is seen. Its bounds stay as they are.");
             return;

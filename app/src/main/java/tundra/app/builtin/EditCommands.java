@@ -63,7 +63,7 @@ public final class EditCommands {
 
     /** Whether there is something that Delete takes away. */
     private boolean deletable() {
-        return any() || !s.keys().isEmpty() || s.book().drawingsMeant() || s.marker() != null || s.sound() != null;
+        return any() || !s.time().keys().isEmpty() || s.book().drawingsMeant() || s.time().marker() != null || s.time().sound() != null;
     }
 
     private void history() {
@@ -86,19 +86,19 @@ public final class EditCommands {
 
     private void clipboard() {
         var c = w.commands;
-        c.add(CommandIds.CUT, "Cut", "Shortcut+X", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), () -> {
+        c.add(CommandIds.CUT, "Cut", "Shortcut+X", () -> any() || !s.time().keys().isEmpty() || s.book().drawingsMeant(), () -> {
             copy();
             if (s.book().drawingsMeant()) {
                 w.commands.run(CommandIds.DRAWING_DELETE);
                 return;
             }
-            if (s.desk() == Desk.ANIMATE && !s.keys().isEmpty()) {
+            if (s.desk() == Desk.ANIMATE && !s.time().keys().isEmpty()) {
                 delete();
                 return;
             }
             s.edit("Cut " + what(), b -> Arrange.delete(b, s.selection()));
         });
-        c.add(CommandIds.COPY, "Copy", "Shortcut+C", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::copy);
+        c.add(CommandIds.COPY, "Copy", "Shortcut+C", () -> any() || !s.time().keys().isEmpty() || s.book().drawingsMeant(), this::copy);
         // whether there is anything is asked only when it is wanted: asking the system's clipboard lets other keys overtake
         c.add(CommandIds.PASTE, "Paste", "Shortcut+V", () -> true, this::paste);
         c.add("copy-picture", "Copy as picture", null, this::any, () -> SystemClip.putPicture(s, w.jobs, w.notices, s.selection()));
@@ -107,7 +107,8 @@ public final class EditCommands {
                 () -> paste("Duplicate " + what(), k -> taken(k.project(), k.board()), PASTE_OFFSET));
         c.add("duplicate-here", "Duplicate in place", "Shortcut+Alt+D", this::any,
                 () -> paste("Duplicate " + what(), k -> taken(k.project(), k.board()), Point.ZERO));
-        c.add(CommandIds.DELETE, () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
+        c.add(CommandIds.DELETE, () -> s.time().keys().isEmpty() ? "Delete" : s.time().keys().size() == 1 ? "Delete key" : "Delete " + s.time().keys()
+                .size() + " keys",
                 "Delete", this::deletable, this::delete);
         c.alsoBy(CommandIds.DELETE, "BACK_SPACE");
         c.add("select-all", "Select all", "Shortcut+A", () -> !s.board().elements().isEmpty(),
@@ -131,8 +132,8 @@ public final class EditCommands {
                     s.project());
             return;
         }
-        if (s.desk() == Desk.ANIMATE && !s.keys().isEmpty()) {
-            w.copied.keys(KeyClip.of(s.timeline(), s.keys()));
+        if (s.desk() == Desk.ANIMATE && !s.time().keys().isEmpty()) {
+            w.copied.keys(KeyClip.of(s.timeline(), s.time().keys()));
             return;
         }
         clip = taken(s.project(), s.board());
@@ -153,7 +154,7 @@ public final class EditCommands {
             w.commands.run(s.desk() == Desk.ANIMATE ? CommandIds.PASTE_KEYS : CommandIds.PASTE_AS_SHAPE);
             return;
         }
-        boolean ontoMove = s.desk() == Desk.ANIMATE && s.keys().stream().anyMatch(k -> k.property() == Properties.POSITION);
+        boolean ontoMove = s.desk() == Desk.ANIMATE && s.time().keys().stream().anyMatch(k -> k.property() == Properties.POSITION);
         if (ontoMove && w.commands.get(CommandIds.PASTE_AS_MOVE).enabled().getAsBoolean()) {
             w.commands.run(CommandIds.PASTE_AS_MOVE);
             return;
@@ -182,7 +183,7 @@ public final class EditCommands {
         for (String id : s.selection()) {
             List<String> path = flat.path(id);
             if (path.size() > 1 && path.stream().filter(s.selection()::contains).count() == 1) {
-                flat = Arrange.into(flat, id, null, flat.elements().size(), s.frame());
+                flat = Arrange.into(flat, id, null, flat.elements().size(), s.picture().frame());
             }
         }
         return Clip.of(project, flat, s.selection());
@@ -205,7 +206,7 @@ public final class EditCommands {
             var result = from.paste(k.board(), among, offset);
             Board board = result.board();
             for (String id : goal == null ? List.<String>of() : result.ids()) {
-                board = Arrange.into(board, id, goal, board.find(goal).children().size(), s.frame());
+                board = Arrange.into(board, id, goal, board.find(goal).children().size(), s.picture().frame());
             }
             return k.of(from.withParts(k.project(), Fonts::familyOf), board, result.ids());
         });
@@ -223,14 +224,14 @@ public final class EditCommands {
             w.tools.active().delete();
         } else if (s.book().drawingsMeant()) {
             w.commands.run(CommandIds.DRAWING_DELETE);
-        } else if (s.marker() != null) {
+        } else if (s.time().marker() != null) {
             w.commands.run(CommandIds.MARKER_DELETE);
-        } else if (s.sound() != null) {
-            String id = s.sound().id();
+        } else if (s.time().sound() != null) {
+            String id = s.time().sound().id();
             s.edit("Take off sound", b -> b.mapTimeline(s.timeline().id(), t -> t.withSounds(t.sounds().stream().filter(x -> !x.id().equals(id))
                     .toList())));
-        } else if (!s.keys().isEmpty()) {
-            var refs = s.keys();
+        } else if (!s.time().keys().isEmpty()) {
+            var refs = s.time().keys();
             s.edit(refs.size() == 1 ? "Delete key" : "Delete " + refs.size() + " keys", b -> Keys.delete(b, s.timeline().id(), refs));
         } else {
             int named = (int) s.selection().stream().mapToLong(id -> Reactions.naming(s.project(), id)).sum();
@@ -245,10 +246,11 @@ public final class EditCommands {
 
     private void arrange() {
         var c = w.commands;
-        c.add(CommandIds.GROUP, "Group", "Shortcut+G", this::any, () -> grouped("Group " + what(), (b, ids) -> Arrange.group(b, ids, s.frame())));
+        c.add(CommandIds.GROUP, "Group", "Shortcut+G", this::any, () -> grouped("Group " + what(), (b, ids) ->
+                Arrange.group(b, ids, s.picture().frame())));
         c.add(CommandIds.UNGROUP, "Take group apart", "Shortcut+Shift+G",
                 () -> s.selection().stream().anyMatch(id -> !s.board().find(id).children().isEmpty()),
-                () -> grouped("Take " + what() + " apart", (b, ids) -> Arrange.ungroup(b, ids, s.frame())));
+                () -> grouped("Take " + what() + " apart", (b, ids) -> Arrange.ungroup(b, ids, s.picture().frame())));
         order(c, "front", "Bring to front", "Shortcut+Shift+UP", 1_000_000);
         order(c, "forward", "Bring forward", "Shortcut+UP", 1);
         order(c, "backward", "Send backward", "Shortcut+DOWN", -1);

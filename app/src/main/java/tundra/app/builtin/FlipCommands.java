@@ -81,7 +81,7 @@ public final class FlipCommands {
         } else if (pictures().size() > 1 && pictures().size() == s.selection().size()) {
             ofPictures(rate);
         } else {
-            var grouped = Arrange.group(s.board(), s.selection(), s.frame());
+            var grouped = Arrange.group(s.board(), s.selection(), s.picture().frame());
             if (grouped.ids().size() != 1 || s.board().find(grouped.ids().getFirst()) != null) {
                 w.notices.news("Elements inside a group or a drawing can't become a flipbook of their own. Take them out first.");
                 return;
@@ -95,7 +95,7 @@ public final class FlipCommands {
             }));
             s.select(List.of(id));
         }
-        s.seek(0);
+        s.time().seek(0);
         open.goTo(0);
     }
 
@@ -105,8 +105,8 @@ public final class FlipCommands {
 
     /** Several pictures become one drawing each. */
     private void ofPictures(int rate) {
-        var all = SheetBook.inOrder(pictures(), s.frame());
-        var around = Align.around(s.board(), s.selection(), s.frame());
+        var all = SheetBook.inOrder(pictures(), s.picture().frame());
+        var around = Align.around(s.board(), s.selection(), s.picture().frame());
         String name = Names.free(s.board(), all.getFirst().name().replaceFirst("[\\s_-]*\\d+$", ""));
         Element book = SheetBook.ofElements(name, all, Math.max(1, rate / 12), rate, around == null ? s.board().size().times(0.5) : around.centre());
         s.edit("Make a flipbook of " + all.size() + " pictures", b -> Arrange.add(Arrange.delete(b, s.selection()), book));
@@ -126,7 +126,7 @@ public final class FlipCommands {
     private void fit() {
         Rect all = null;
         for (Drawing d : open.book().drawings()) {
-            var n = s.builder().drawing(d, s.playhead());
+            var n = s.picture().builder().drawing(d, s.time().playhead());
             if (n.inked() != null) {
                 all = n.toParent().bounds(n.inked()).union(all);
             }
@@ -254,7 +254,7 @@ public final class FlipCommands {
         // it stays with the drawing, wherever it goes
         int i = now == null ? -1 : open.book().indexOf(now.id());
         if (i >= 0 && open.current() != i) {
-            s.seek(open.timeOf(open.book().drawings().get(i).start()));
+            s.time().seek(open.timeOf(open.book().drawings().get(i).start()));
         }
     }
 

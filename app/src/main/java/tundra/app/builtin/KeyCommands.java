@@ -71,20 +71,20 @@ public final class KeyCommands {
     }
 
     private boolean chosen() {
-        return !s.keys().isEmpty();
+        return !s.time().keys().isEmpty();
     }
 
     private void keys(Commands c) {
-        c.add(CommandIds.KEYS_REVERSE, "Play keys backwards", "Alt+R", () -> s.keys().size() > 1, () -> {
-            Set<Keys.Ref> refs = s.keys();
+        c.add(CommandIds.KEYS_REVERSE, "Play keys backwards", "Alt+R", () -> s.time().keys().size() > 1, () -> {
+            Set<Keys.Ref> refs = s.time().keys();
             long sum = refs.stream().mapToLong(Keys.Ref::time).min().orElse(0) + refs.stream().mapToLong(Keys.Ref::time).max().orElse(0);
             s.edit("Play " + refs.size() + " keys backwards", b -> Keys.reverse(b, s.timeline().id(), refs));
-            s.selectKeys(Keys.moved(refs, t -> sum - t));
+            s.time().selectKeys(Keys.moved(refs, t -> sum - t));
         });
         c.add(CommandIds.KEYS_ALL, "Select all keys of the selection", "Alt+A", () -> !s.selection().isEmpty(),
-                () -> s.selectKeys(KeyClip.all(s.timeline(), s.selection())));
+                () -> s.time().selectKeys(KeyClip.all(s.timeline(), s.selection())));
         c.add("keys-even", "Even speed between keys", null, () -> chosen() || moves(), () -> {
-            Collection<Keys.Ref> refs = s.keys().isEmpty() ? KeyClip.all(s.timeline(), s.selection()) : s.keys();
+            Collection<Keys.Ref> refs = s.time().keys().isEmpty() ? KeyClip.all(s.timeline(), s.selection()) : s.time().keys();
             s.edit("Even speed", b -> Keys.even(b, s.timeline().id(), refs));
         });
         c.add("keys-back", "Move keys a frame back", "Alt+LEFT", this::chosen, () -> nudge(-1));
@@ -100,7 +100,7 @@ public final class KeyCommands {
             s.edit("Key all of " + e.name() + " here", b -> {
                 var out = b;
                 for (Property<?> p : s.timeline().tracksOf(e.id()).keySet()) {
-                    out = Keys.addAt(out, s.timeline().id(), e.id(), p, s.playhead());
+                    out = Keys.addAt(out, s.timeline().id(), e.id(), p, s.time().playhead());
                 }
                 return out;
             });
@@ -115,7 +115,7 @@ public final class KeyCommands {
     }
 
     private void nudge(int frames) {
-        Set<Keys.Ref> refs = s.keys();
+        Set<Keys.Ref> refs = s.time().keys();
         long now = System.nanoTime();
         // one step of undo for a run of presses
         nudge = nudge != null && now - nudgedAt < 800_000_000L ? nudge : new Object();
@@ -126,7 +126,7 @@ public final class KeyCommands {
             return;
         }
         s.edit("Move " + (refs.size() == 1 ? "key" : refs.size() + " keys"), nudge, b -> Keys.retime(b, s.timeline().id(), refs, times));
-        s.selectKeys(Keys.moved(refs, times));
+        s.time().selectKeys(Keys.moved(refs, times));
     }
 
     /** Puts copied keys on elements at the playhead and tells which ones got them. */
@@ -140,13 +140,13 @@ public final class KeyCommands {
             return;
         }
         KeyClip.Pasted result = s.make("Paste keys", k -> {
-            var pasted = clip.paste(k.board(), s.timeline().id(), onto, s.playhead(), shifted);
+            var pasted = clip.paste(k.board(), s.timeline().id(), onto, s.time().playhead(), shifted);
             return k.with(pasted.board(), pasted).named("Paste " + keys(pasted));
         });
         if (result == null) {
             return;
         }
-        s.selectKeys(result.refs());
+        s.time().selectKeys(result.refs());
         String names = result.onto().stream().map(id -> id.equals(Board.CANVAS) ? "the canvas" : s.board().find(id).name())
                 .collect(Collectors.joining(", "));
         w.notices.news("Pasted " + keys(result) + " onto " + names + ".");
@@ -170,9 +170,9 @@ public final class KeyCommands {
         // a move that is there already is led another way in the time that it has
         var old = s.timeline().track(e.id(), Properties.POSITION);
         boolean moves = old != null && old.keys().size() > 1;
-        long from = moves ? old.keys().getFirst().time() : s.playhead();
+        long from = moves ? old.keys().getFirst().time() : s.time().playhead();
         long duration = moves ? old.keys().getLast().time() - from
-                : Math.max(s.project().frameTime(1), Math.min(2_000_000, s.timeline().duration() - s.playhead()));
+                : Math.max(s.project().frameTime(1), Math.min(2_000_000, s.timeline().duration() - s.time().playhead()));
         KeyClip clip = KeyClip.along((Content.Path) shape.content(), shape.rest().get(Properties.SIZE), inParent.times(placed), duration);
         KeyClip.Pasted result = s.make("Move " + e.name() + " along " + shape.name(), k -> {
             var pasted = clip.paste(k.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(),
@@ -181,13 +181,13 @@ public final class KeyCommands {
             return k.with(pasted.board(), pasted);
         });
         if (result != null) {
-            s.selectKeys(result.refs());
+            s.time().selectKeys(result.refs());
         }
     }
 
     private Frame.Placed parent(String id) {
         var path = s.board().path(id);
-        return path.size() < 2 ? null : s.frame().find(path.get(path.size() - 2));
+        return path.size() < 2 ? null : s.picture().frame().find(path.get(path.size() - 2));
     }
 
     private void pasteAsShape() {
@@ -208,23 +208,23 @@ public final class KeyCommands {
 
     private PathShape shape() {
         Element e = s.selected();
-        return Paths.shape(s.board(), s.timelineOf(e.id(), Properties.POSITION).id(), e.id());
+        return Paths.shape(s.board(), s.time().moving(e.id(), Properties.POSITION).id(), e.id());
     }
 
     private boolean path() {
         Element e = s.selected();
-        return e != null && s.timelineOf(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) != null;
+        return e != null && s.time().moving(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) != null;
     }
 
     private boolean travels() {
-        return path() || s.selected() != null && SplitPosition.is(s.timelineOf(s.selected().id(), Properties.POSITION), s.selected().id());
+        return path() || s.selected() != null && SplitPosition.is(s.time().moving(s.selected().id(), Properties.POSITION), s.selected().id());
     }
 
     private void paths(Commands c) {
         c.add(CommandIds.PATH_CLOSE, () -> path() && shape().closed() ? "Open motion path" : "Close motion path", null, this::path, () -> {
             boolean close = !shape().closed();
             Element e = s.selected();
-            String t = s.timelineOf(e.id(), Properties.POSITION).id();
+            String t = s.time().moving(e.id(), Properties.POSITION).id();
             long before = s.timeline().duration();
             s.edit((close ? "Close path of " : "Open path of ") + e.name(), b -> Paths.closed(b, t, e.id(), close, s.project().frameTime(1)));
             tellHome(e, t, close, before);
@@ -236,7 +236,7 @@ public final class KeyCommands {
         });
         c.add(CommandIds.PATH_MIRROR, "Mirror where it goes left", null, this::travels, () -> {
             Element e = s.selected();
-            String t = s.timelineOf(e.id(), Properties.POSITION).id();
+            String t = s.time().moving(e.id(), Properties.POSITION).id();
             boolean[] turned = new boolean[1];
             s.edit("Mirror " + e.name() + " where it goes left", b -> {
                 Board out = Facing.mirrored(s.project(), b, t, e.id());
@@ -249,7 +249,7 @@ public final class KeyCommands {
         });
         c.add(CommandIds.POSITION_SPLIT, "Split position into x and y", null, this::path, () -> {
             Element e = s.selected();
-            String t = s.timelineOf(e.id(), Properties.POSITION).id();
+            String t = s.time().moving(e.id(), Properties.POSITION).id();
             s.edit("Split position of " + e.name(), b -> SplitPosition.split(b, t, e.id(), s.project()::snap));
         });
         c.add(CommandIds.POSITION_JOIN, "Join x and y into one position", null, () -> s.selected() != null && SplitPosition.is(s.timeline(),
@@ -270,8 +270,8 @@ public final class KeyCommands {
         var track = s.board().timeline(timeline).track(e.id(), Properties.POSITION);
         if (close && track != null && track.keys().size() > 1) {
             long home = track.keys().getLast().time();
-            s.showTimeline(timeline);
-            s.selectKeys(List.of(new Keys.Ref(e.id(), Properties.POSITION, home)));
+            s.time().choose(timeline);
+            s.time().selectKeys(List.of(new Keys.Ref(e.id(), Properties.POSITION, home)));
             w.notices.news("The way home ends at " + TimeText.seconds(home) + ": drag its bead in the lane to give it more or less time."
                     + (s.timeline().duration() > before ? " " + s.timeline().name() + " is longer by that." : ""));
         }
@@ -284,21 +284,21 @@ public final class KeyCommands {
     }
 
     private Marker here() {
-        return Markers.at(s.timeline(), s.playhead());
+        return Markers.at(s.timeline(), s.time().playhead());
     }
 
     private void times(Commands c) {
         c.add(CommandIds.MARKER, () -> here() == null ? "Set marker here" : "Rename marker " + here().name(), "M", () -> s.desk() == Desk.ANIMATE,
                 this::marker);
-        c.add(CommandIds.MARKER_RENAME, () -> s.marker() == null ? "Rename marker" : "Rename marker " + s.marker().name(), null,
-                () -> s.marker() != null, () -> lanes.get().nameMarker(s.marker().id()));
+        c.add(CommandIds.MARKER_RENAME, () -> s.time().marker() == null ? "Rename marker" : "Rename marker " + s.time().marker().name(), null,
+                () -> s.time().marker() != null, () -> lanes.get().nameMarker(s.time().marker().id()));
         c.add(CommandIds.MARKER_DELETE, () -> target() == null ? "Delete marker here" : "Delete marker " + target().name(), "Shift+M",
                 () -> target() != null, () -> {
             Marker m = target();
             s.edit("Delete marker " + m.name(), b -> b.mapTimeline(s.timeline().id(), t -> Markers.delete(t, m.id())));
         });
-        c.add(CommandIds.RANGE, "Play only the chosen keys' time, again and again", "Alt+L", () -> s.keys().size() > 1, () -> {
-            var times = s.keys().stream().mapToLong(Keys.Ref::time).summaryStatistics();
+        c.add(CommandIds.RANGE, "Play only the chosen keys' time, again and again", "Alt+L", () -> s.time().keys().size() > 1, () -> {
+            var times = s.time().keys().stream().mapToLong(Keys.Ref::time).summaryStatistics();
             if (times.getMax() > times.getMin()) {
                 edit("Set the part that plays again", t -> t.withRange(new Span(times.getMin(), times.getMax())));
             }
@@ -314,7 +314,7 @@ public final class KeyCommands {
         c.add(CommandIds.DUPLICATE_TIMELINE, () -> "Duplicate timeline " + s.timeline().name(), null, () -> true, () -> {
             String id = s.timeline().id(), copy = Ids.next();
             s.edit("Duplicate timeline " + s.timeline().name(), b -> Arrange.duplicateTimeline(b, id, copy));
-            s.showTimeline(copy);
+            s.time().choose(copy);
             name();
         });
         c.add(CommandIds.DELETE_TIMELINE, () -> "Delete timeline " + s.timeline().name(), null, () -> s.board().timelines().size() > 1
@@ -326,7 +326,7 @@ public final class KeyCommands {
 
     /** The marker that is chosen, else the one at the playhead. */
     private Marker target() {
-        return s.marker() != null ? s.marker() : here();
+        return s.time().marker() != null ? s.time().marker() : here();
     }
 
     private void newTimeline() {
@@ -338,7 +338,7 @@ public final class KeyCommands {
             all.add(t);
             return b.withTimelines(all);
         });
-        s.showTimeline(t.id());
+        s.time().choose(t.id());
         s.changed(Aspect.TIMELINE);
         name();
     }
@@ -355,12 +355,12 @@ public final class KeyCommands {
             lanes.get().nameMarker(here().id());
             return;
         }
-        edit("Set marker", t -> Markers.add(t, s.playhead()));
+        edit("Set marker", t -> Markers.add(t, s.time().playhead()));
     }
 
     private void seen(boolean from) {
         Element e = s.selected();
-        Timeline now = from ? Spans.from(s.timeline(), e.id(), s.playhead()) : Spans.until(s.timeline(), e.id(), s.playhead());
+        Timeline now = from ? Spans.from(s.timeline(), e.id(), s.time().playhead()) : Spans.until(s.timeline(), e.id(), s.time().playhead());
         if (now == null) {
             w.notices.news("It would never be seen: it would end before it begins.");
             return;

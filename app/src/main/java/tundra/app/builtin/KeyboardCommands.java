@@ -100,7 +100,7 @@ public final class KeyboardCommands {
         if (all.isEmpty()) {
             return;
         }
-        Set<Keys.Ref> now = s.keys();
+        Set<Keys.Ref> now = s.time().keys();
         int at = way > 0 ? -1 : all.size();
         for (int i = 0; i < all.size() && !now.isEmpty(); i++) {
             if (now.contains(all.get(i)) && (way > 0 || at == all.size())) {
@@ -108,9 +108,9 @@ public final class KeyboardCommands {
             }
         }
         Keys.Ref next = all.get(Math.floorMod(at + way, all.size()));
-        var chosen = new LinkedHashSet<Keys.Ref>(also ? s.keys() : Set.of());
+        var chosen = new LinkedHashSet<Keys.Ref>(also ? s.time().keys() : Set.of());
         chosen.add(next);
-        s.selectKeys(chosen);
+        s.time().selectKeys(chosen);
     }
 
     /** In the order of the outline, from the front to the back. */

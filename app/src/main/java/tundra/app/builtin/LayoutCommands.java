@@ -70,7 +70,8 @@ public final class LayoutCommands {
     /** The tracks of this timeline that the layout has of its own: those of the chosen keys, or of what is selected. */
     private static List<Override> keysOf(Studio s) {
         return s.layouts().differs().stream().filter(o -> o instanceof Override.Keys k && k.timeline().equals(s.timeline().id())
-                && (s.keys().isEmpty() ? s.selection().contains(k.owner()) : s.keys().stream().anyMatch(r -> r.element().equals(k.owner())
+                && (s.time().keys().isEmpty() ? s.selection().contains(k.owner()) : s.time().keys().stream()
+                .anyMatch(r -> r.element().equals(k.owner())
                 && r.property() == k.property()))).toList();
     }
 

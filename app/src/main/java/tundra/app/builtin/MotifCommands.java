@@ -74,7 +74,7 @@ public final class MotifCommands {
         c.add("motif-up", "Go up from the motif", "Shortcut+Shift+ENTER", () -> !s.open().way().isEmpty(), s.navigation()::goUp);
         c.add(CommandIds.MOTIF_APART, "Break apart into a group", "Shortcut+Shift+M", this::any, () -> {
             var ids = List.copyOf(s.selection());
-            s.edit("Break apart", b -> BrokenApart.of(s.project(), b, ids, s.builder(), s.moment()));
+            s.edit("Break apart", b -> BrokenApart.of(s.project(), b, ids, s.picture().builder(), s.picture().moment()));
         });
         c.add(CommandIds.MOTIF_COPY, () -> meant() == null ? "Duplicate as a new motif" : "Duplicate " + meant().name() + " as a new motif", null,
                 () -> meant() != null, this::copy);
@@ -109,7 +109,7 @@ public final class MotifCommands {
     private void make() {
         made("Make a motif", "Motif", "A motif can be made of elements that stand on the canvas or in a group; drawings of a flipbook stay there.",
                 "is a motif now: a double click opens it where it stands, the shelf places more of it.",
-                (p, place, ids, wanted, seen) -> Motifs.make(p, place, ids, wanted, seen, t -> s.builder().at(Moment.main(s.board(), t))));
+                (p, place, ids, wanted, seen) -> Motifs.make(p, place, ids, wanted, seen, t -> s.picture().builder().at(Moment.main(s.board(), t))));
     }
 
     private void button() {
@@ -131,7 +131,7 @@ public final class MotifCommands {
         }
         boolean[] could = new boolean[1];
         Motifs.Made made = s.make(step, k -> {
-            var m = maker.of(k.project(), k.place(), s.selection(), one == null ? usual : one.name(), s.frame());
+            var m = maker.of(k.project(), k.place(), s.selection(), one == null ? usual : one.name(), s.picture().frame());
             could[0] = m.motif() != null;
             return could[0] ? k.with(m.project(), m) : k.nothing();
         });
@@ -217,7 +217,7 @@ public final class MotifCommands {
         if (!Motifs.fits(s.project(), s.place().id(), motif)) {
             return;
         }
-        String gallery = Galleries.under(s.board(), s.frame(), at);
+        String gallery = Galleries.under(s.board(), s.picture().frame(), at);
         if (gallery != null) {
             s.edit("Add " + s.project().motif(motif).name() + " to the gallery", b -> Galleries.withMotif(s.project(), b, gallery, s.project()
                     .motif(motif), -1));

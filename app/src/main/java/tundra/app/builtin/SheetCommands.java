@@ -96,11 +96,12 @@ public final class SheetCommands {
     /** The drawings of the flipbook that is worked on; else the frames of the scene, those of the marked part if there is one. */
     private SheetFile.Series series() {
         if (s.book().is()) {
-            return SheetFile.of(s.board(), s.book().element(), Frames.of(s.project(), s.board(), s.fonts()));
+            return SheetFile.of(s.board(), s.book().element(), Frames.of(s.project(), s.board(), s.picture().fonts()));
         }
         var range = s.board().main().range();
         long from = range == null ? 0 : range.from(), to = range == null ? s.board().main().duration() : range.to();
-        return SheetFile.of(s.project(), s.place().name(), s.board(), Frames.of(s.project(), s.board(), s.fonts()), s.project().frameAt(from),
+        return SheetFile.of(s.project(), s.place().name(), s.board(), Frames.of(s.project(), s.board(), s.picture().fonts()), s.project()
+                .frameAt(from),
                 s.project().frameAt(to));
     }
 

@@ -29,10 +29,10 @@ public final class TimeCommands {
     public static void add(Workshop w) {
         Studio s = w.studio;
         var c = w.commands;
-        c.add(CommandIds.PLAY, () -> s.playing() ? "Pause" : "Play", "Space", () -> s.desk() != Desk.PUBLISH, w.playback::toggle);
+        c.add(CommandIds.PLAY, () -> s.time().playing() ? "Pause" : "Play", "Space", () -> s.desk() != Desk.PUBLISH, w.playback::toggle);
         c.add(CommandIds.LOOP, "Loop while playing here", "Shift+Space", () -> true, () -> w.playback.setLoop(!w.playback.loop()));
-        c.add(CommandIds.TO_START, "Go to start", "Home", () -> true, () -> s.seek(0));
-        c.add("to-end", "Go to end", "End", () -> true, () -> s.seek(s.timeline().duration()));
+        c.add(CommandIds.TO_START, "Go to start", "Home", () -> true, () -> s.time().seek(0));
+        c.add("to-end", "Go to end", "End", () -> true, () -> s.time().seek(s.timeline().duration()));
         c.add("frame-back", "One frame back", "COMMA", () -> true, () -> step(s, -1));
         c.add("frame-forward", "One frame forward", "PERIOD", () -> true, () -> step(s, 1));
         c.add("key-back", "To the key before", "Shift+COMMA", () -> true, () -> toKey(s, -1));
@@ -46,7 +46,7 @@ public final class TimeCommands {
             c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.target().setScope(scope));
         }
         c.add(CommandIds.CUE, "Cue at the playhead", null, () -> s.desk() == Desk.ANIMATE,
-                () -> s.edit("Add cue", b -> Reactions.cue(b, s.timeline().id(), s.playhead())));
+                () -> s.edit("Add cue", b -> Reactions.cue(b, s.timeline().id(), s.time().playhead())));
         c.add(CommandIds.TOUCH_AREAS, () -> w.touches.on() ? "Hide touch areas" : "Show touch areas", null, () -> s.desk() == Desk.INTERACT, () -> {
             w.touches.setOn(!w.touches.on());
             s.changed(Aspect.SCOPE);
@@ -60,7 +60,7 @@ public final class TimeCommands {
                 w.canvas.redrawOverlay();
                 return;
             }
-            Element area = Draggings.touchArea(s.board(), s.frame(), s.selection());
+            Element area = Draggings.touchArea(s.board(), s.picture().frame(), s.selection());
             s.edit("New touch area", b -> s.add(b, area));
             s.select(List.of(area.id()));
         });
@@ -117,15 +117,15 @@ public final class TimeCommands {
     }
 
     private static void step(Studio s, int by) {
-        s.seek(s.project().frameTime(s.project().frameAt(s.playhead()) + by));
+        s.time().seek(s.project().frameTime(s.project().frameAt(s.time().playhead()) + by));
     }
 
     private static void toKey(Studio s, int way) {
         Element one = s.selected();
         var times = new ArrayList<>(Keys.times(s.timeline(), one == null ? null : one.id()));
-        var next = way > 0 ? times.stream().filter(t -> t > s.playhead()).findFirst()
-                : times.reversed().stream().filter(t -> t < s.playhead()).findFirst();
-        next.ifPresent(s::seek);
+        var next = way > 0 ? times.stream().filter(t -> t > s.time().playhead()).findFirst()
+                : times.reversed().stream().filter(t -> t < s.time().playhead()).findFirst();
+        next.ifPresent(s.time()::seek);
     }
 
     private static void react(Workshop w) {

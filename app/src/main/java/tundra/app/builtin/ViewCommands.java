@@ -34,12 +34,14 @@ public final class ViewCommands {
         c.add(CommandIds.FIT_TIME, "Fit timeline", "Shortcut+Shift+DIGIT0", () -> s.desk() == Desk.ANIMATE, fitTime);
         c.add("zoom-in", "Zoom in", "Shortcut+EQUALS", () -> true, () -> w.canvas.zoom(1.25));
         c.add("zoom-out", "Zoom out", "Shortcut+MINUS", () -> true, () -> w.canvas.zoom(0.8));
-        c.add(CommandIds.RENAME, () -> s.marker() != null ? "Rename marker " + s.marker().name() : "Rename", "F2", () -> s.marker() != null
+        c.add(CommandIds.RENAME, () -> s.time().marker() != null ? "Rename marker " + s.time().marker().name() : "Rename", "F2", () -> s.time()
+                .marker() != null
                 || s.selected() != null && s.desk() != Desk.PUBLISH, rename);
         c.add("trace", "Trace the picture into paths", "Shortcut+Shift+R",
                 () -> s.selected() != null && s.selected().content() instanceof Content.Picture, trace);
-        c.add("at-rest", () -> s.atRest() ? "Show the canvas at the playhead" : "Show things as they rest", null, () -> s.desk() == Desk.DRAW,
-                () -> s.setAtRest(!s.atRest()));
+        c.add("at-rest", () -> s.picture().atRest() ? "Show the canvas at the playhead" : "Show things as they rest", null,
+                () -> s.desk() == Desk.DRAW,
+                () -> s.picture().setAtRest(!s.picture().atRest()));
         c.add(CommandIds.THEME, () -> s.dark() ? "Day theme" : "Polar night theme", null, () -> true, () -> {
             s.setDark(!s.dark());
             w.settings.setDark(s.dark());
@@ -49,7 +51,7 @@ public final class ViewCommands {
             s.project().scenes().forEach(x -> out.add(new Command("scene", () -> "Go to scene " + x.name(), null, () -> true,
                     () -> s.navigation().showPlace(x.id()))));
             s.board().timelines().forEach(t -> out.add(new Command("timeline", () -> "Show timeline " + t.name(), null, () -> true,
-                    () -> s.showTimeline(t.id()))));
+                    () -> s.time().choose(t.id()))));
             return out;
         });
     }

@@ -85,7 +85,7 @@ public final class Workshop {
         Work.onTrouble(e -> notices.problem(Troubles.sentence(e)));
         studio = new Studio(project, settings.dark());
         studio.onRefused(notices::problem);
-        commands.around(studio::withKept);
+        commands.around(studio.tried()::aside);
         commands.keys().load(settings.all("keys."), (id, keys) -> settings.remember("keys." + id, keys));
         studio.target().setFirstKey(settings.staysUntilFirstKey() ? PropertyEdit.FirstKey.UNTIL_HERE : PropertyEdit.FirstKey.FROM_START);
         playback = new Playback(studio);

@@ -249,14 +249,14 @@ public final class CanvasView extends Pane {
 
             @Override
             public Point size(String id) {
-                var placed = studio.placed(id);
+                var placed = studio.picture().placed(id);
                 return placed == null ? null : new Point(placed.bounds().width(), placed.bounds().height());
             }
         }) : super.queryAccessibleAttribute(what, more);
     }
 
     private void changed(Set<Aspect> what) {
-        if (studio.onlyTimeGoesOn(what)) {
+        if (studio.time().onlyGoesOn(what)) {
             return;
         }
         if (isFocused()) {
@@ -342,8 +342,8 @@ public final class CanvasView extends Pane {
             var surround = Palette.of(studio.dark()).surround();
             int argb = 0xFF000000 | (int) Math.round(surround.getRed() * 255) << 16 | (int) Math.round(surround.getGreen() * 255) << 8
                     | (int) Math.round(surround.getBlue() * 255);
-            loop.paint(new RenderLoop.Request(studio.frame(), studio.project().assets(), viewport.zoom() * out,
-                    viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb, studio.playing(), studio.place() instanceof Scene));
+            loop.paint(new RenderLoop.Request(studio.picture().frame(), studio.project().assets(), viewport.zoom() * out,
+                    viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb, studio.time().playing(), studio.place() instanceof Scene));
         }
         if (overlayDirty) {
             overlayDirty = false;

@@ -42,7 +42,7 @@ public final class ScrollRail extends StackPane {
         bar.setVisibleAmount(length * studio.board().size().y() / page);
         bar.setUnitIncrement(40);
         bar.setBlockIncrement(studio.board().size().y());
-        bar.setValue(studio.scroll().at() != 0 ? studio.scroll().at() : length * s.share(studio.playhead(), t.duration()));
+        bar.setValue(studio.scroll().at() != 0 ? studio.scroll().at() : length * s.share(studio.time().playhead(), t.duration()));
         showing = false;
     }
 

@@ -336,7 +336,7 @@ public final class ChecksPanel extends VBox implements Settles {
         studio.setDesk(Desk.DRAW);
         studio.groups().enter(null);
         studio.select(f.element() == null ? List.of() : List.of(f.element()));
-        studio.seek(f.time());
+        studio.time().seek(f.time());
         int i = f.drawing() == null || !studio.book().is() ? -1 : studio.book().book().indexOf(f.drawing());
         if (i >= 0) {
             studio.book().goTo(i);

@@ -101,7 +101,7 @@ final class ShotApp {
             select(s);
         }
         s.setDesk(state.desk());
-        s.seek(state.at());
+        s.time().seek(state.at());
         stage.show();
         Platform.runLater(() -> {
             if (state.find() != null) {
@@ -112,7 +112,7 @@ final class ShotApp {
                 w.tools.take(ToolKind.valueOf(state.tool().toUpperCase(Locale.ROOT)));
             }
             if (state.zoom() > 0 && s.selected() != null) {
-                var middle = s.frame().find(s.selected().id()).bounds().centre();
+                var middle = s.picture().frame().find(s.selected().id()).bounds().centre();
                 w.canvas.zoom(state.zoom(), w.canvas.viewport().toView(middle));
             }
             if (state.bringIn() != null) {
@@ -139,7 +139,7 @@ final class ShotApp {
         // the timeline that moves it is the one worth seeing
         for (Timeline t : s.board().timelines()) {
             if (!t.tracksOf(id).isEmpty()) {
-                s.showTimeline(t.id());
+                s.time().choose(t.id());
             }
         }
         s.select(List.of(id));

@@ -123,8 +123,8 @@ public final class DetailsPanel extends TallPane {
     /** What decides which rows there are. */
     private String key(Element e) {
         String drawing = studio.book().is() ? studio.book().id() : "";
-        if (studio.sound() != null) {
-            return studio.desk() + " sound " + studio.sound().id();
+        if (studio.time().sound() != null) {
+            return studio.desk() + " sound " + studio.time().sound().id();
         }
         return studio.desk() + " " + drawing + (e == null ? several(studio.selection()) + studio.place().id() : e.id() + e.name() + e.content().word() + (e.content() instanceof Content.Group g && g.scatter() != null));
     }
@@ -171,8 +171,8 @@ public final class DetailsPanel extends TallPane {
         refreshed.clear();
         ofDrawings = false;
         box.getChildren().clear();
-        if (studio.sound() != null) {
-            box.getChildren().add(named(studio.project().assets().get(studio.sound().asset()).title(), SoundSection.kind(studio)));
+        if (studio.time().sound() != null) {
+            box.getChildren().add(named(studio.project().assets().get(studio.time().sound().asset()).title(), SoundSection.kind(studio)));
             var sound = new SoundSection(studio, commands);
             add(sound, sound::refresh);
         } else if (e != null) {

@@ -48,8 +48,8 @@ final class EasingSection extends VBox {
 
     /** The intervals that are meant: of the selected keys, else the one of the selected element's path at the playhead. */
     static Set<Keys.Ref> refs(Studio studio) {
-        if (!studio.keys().isEmpty()) {
-            return studio.keys();
+        if (!studio.time().keys().isEmpty()) {
+            return studio.time().keys();
         }
         Element e = studio.selected();
         Timeline t = studio.timeline();
@@ -58,7 +58,7 @@ final class EasingSection extends VBox {
         }
         var p = t.tracksOf(e.id()).containsKey(Properties.POSITION) ? Properties.POSITION : t.tracksOf(e.id()).keySet().iterator().next();
         Track<?> track = t.track(e.id(), p);
-        int i = Math.max(0, track.before(studio.playhead()));
+        int i = Math.max(0, track.before(studio.time().playhead()));
         return Set.of(new Keys.Ref(e.id(), p, track.keys().get(i).time()));
     }
 

@@ -73,7 +73,7 @@ final class PathSection extends VBox {
         var title = Words.section("The whole path");
         front.setId("path-front");
         Buttons.tip(front, "The side of the art that looks where it flies at the playhead becomes its front");
-        front.setOnAction(e -> edit("Set front", null, (b, t) -> Facing.frontAhead(b, t, element, studio.playhead())));
+        front.setOnAction(e -> edit("Set front", null, (b, t) -> Facing.frontAhead(b, t, element, studio.time().playhead())));
         var over = new Label("It faces against its way: it sets out turned over.");
         over.setWrapText(true);
         over.getStyleClass().addAll("quiet", "small");
@@ -94,7 +94,7 @@ final class PathSection extends VBox {
 
     private void edit(String name, Object with, Change change) {
         if (!showing) {
-            Timeline t = studio.timelineOf(element, Properties.POSITION);
+            Timeline t = studio.time().moving(element, Properties.POSITION);
             studio.edit(name + " of " + studio.board().find(element).name(), with, b -> change.of(b, t.id()));
         }
     }
@@ -107,7 +107,7 @@ final class PathSection extends VBox {
         if (studio.board().find(element) == null) {
             return;
         }
-        Timeline t = studio.timelineOf(element, Properties.POSITION);
+        Timeline t = studio.time().moving(element, Properties.POSITION);
         boolean any = t.track(element, Properties.POSITION) != null && t.track(element, Properties.POSITION).keys().size() > 1;
         for (Region r : List.of(this, bendRow)) {
             r.setVisible(any);

@@ -143,7 +143,7 @@ final class PropertyRow<T> extends NamedRow {
             return words.options().stream().map(property::cast).toList();
         }
         return studio.board().find(elements.getFirst()) instanceof Element e && e.content() instanceof Content.Text t
-                ? studio.fonts().weights(t.family()).stream().map(w -> property.cast((double) w)).toList() : List.of();
+                ? studio.picture().fonts().weights(t.family()).stream().map(w -> property.cast((double) w)).toList() : List.of();
     }
 
     /** Whole numbers without a point. */
@@ -248,7 +248,7 @@ final class PropertyRow<T> extends NamedRow {
     private Board set(Board b, String element, T value) {
         if (property == Properties.PIVOT) {
             return Pivots.set(b, element, (Point) value, studio.target().propertyEdit(element, property), studio.target()
-                    .propertyEdit(element, Properties.POSITION), studio.builder());
+                    .propertyEdit(element, Properties.POSITION), studio.picture().builder());
         }
         return studio.target().set(b, element, property, value);
     }
@@ -309,11 +309,11 @@ final class PropertyRow<T> extends NamedRow {
         boolean any = false, all = studio.board().timelines().stream().anyMatch(t -> t.tracks().values().stream()
                 .anyMatch(of -> of.containsKey(property) || property == Properties.POSITION && !of.isEmpty()));
         for (String element : all ? elements : List.<String>of()) {
-            Timeline t = studio.timelineOf(element, property);
+            Timeline t = studio.time().moving(element, property);
             var track = t.track(element, property);
             boolean apart = property == Properties.POSITION && SplitPosition.is(t, element);
             any |= track != null || apart;
-            all &= apart ? SplitPosition.keyed(t, element, studio.playhead()) : track != null && track.keyAt(studio.playhead()) != null;
+            all &= apart ? SplitPosition.keyed(t, element, studio.time().playhead()) : track != null && track.keyAt(studio.time().playhead()) != null;
             if (any && !all) {
                 break;
             }

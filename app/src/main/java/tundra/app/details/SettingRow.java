@@ -112,7 +112,7 @@ final class SettingRow extends VBox {
             case DURATION, TIME -> number("s", 3, 1e6);
             case COLOR -> color();
             case CHOICE -> setting.yesNo() ? tick() : choice(slot.choices().stream().map(c -> new Choice(c, c)).toList());
-            case FONT -> choice(studio.fonts().families().stream().map(f -> new Choice(f, f)).toList());
+            case FONT -> choice(studio.picture().fonts().families().stream().map(f -> new Choice(f, f)).toList());
             case EASING -> choice(NamedEasing.ALL.stream().map(n -> new Choice(n.easing().text(), n.feel())).toList());
             case VALUE, TIMELINE, ELEMENT -> named();
             case VIDEO, SOUND, PICTURE, FILE -> file();

@@ -61,7 +61,7 @@ final class SoundSection extends VBox {
     }
 
     private void edit(String name, Object merge, UnaryOperator<PlacedSound> change) {
-        PlacedSound s = studio.sound();
+        PlacedSound s = studio.time().sound();
         if (s != null) {
             Timeline t = studio.timeline();
             studio.edit(name, merge, b ->
@@ -76,7 +76,7 @@ final class SoundSection extends VBox {
     }
 
     void refresh() {
-        PlacedSound s = studio.sound();
+        PlacedSound s = studio.time().sound();
         if (s == null) {
             return;
         }
@@ -91,6 +91,6 @@ final class SoundSection extends VBox {
 
     /** What is said beside its name. */
     static String kind(Studio studio) {
-        return "sound · " + TimeText.seconds(studio.project().assets().get(studio.sound().asset()).duration());
+        return "sound · " + TimeText.seconds(studio.project().assets().get(studio.time().sound().asset()).duration());
     }
 }

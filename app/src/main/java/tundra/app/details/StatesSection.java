@@ -39,7 +39,7 @@ final class StatesSection extends VBox {
             go.getStyleClass().add("small-press");
             go.setMinWidth(USE_PREF_SIZE);
             Buttons.tip(go, "Moves the playhead there, to change how it looks");
-            go.setOnAction(() -> studio.seek(states().time(s)));
+            go.setOnAction(() -> studio.time().seek(states().time(s)));
             getChildren().add(new NamedRow(s.words.substring(0, 1).toUpperCase(Locale.ROOT) + s.words.substring(1), at, go));
         }
         travel.setId("state-travel");

@@ -103,8 +103,8 @@ final class TextSection extends VBox {
             if (!words.getText().equals(t.text())) {
                 words.setText(t.text());
             }
-            if (!family.getItems().equals(studio.fonts().families())) {
-                family.getItems().setAll(studio.fonts().families());
+            if (!family.getItems().equals(studio.picture().fonts().families())) {
+                family.getItems().setAll(studio.picture().fonts().families());
             }
             family.setValue(t.family());
             showing = false;

@@ -155,7 +155,7 @@ public final class Importing {
             files.forEach(this.files.motifs::bringIn);
             return;
         }
-        String gallery = at == null ? null : Galleries.under(studio.board(), studio.frame(), at);
+        String gallery = at == null ? null : Galleries.under(studio.board(), studio.picture().frame(), at);
         if (gallery != null && files.stream().allMatch(f -> PICTURES.contains("*" + ending(f)) || Files.isDirectory(f))) {
             this.files.blocks.fill(gallery, files);
             return;

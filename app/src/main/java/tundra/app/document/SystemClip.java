@@ -53,7 +53,7 @@ public final class SystemClip {
 
     /** What is on the canvas of some elements, and nothing else. */
     private static Frame only(Studio studio, Collection<String> ids) {
-        Frame f = studio.frame();
+        Frame f = studio.picture().frame();
         return new Frame(f.size(), Color.NONE, Tree.ids(studio.board().elements()).stream().filter(ids::contains).map(f::find)
                 .filter(p -> p != null).map(p -> p.node().withPlacement(p.toCanvas())).toList());
     }

@@ -160,7 +160,7 @@ public final class FlipStrip extends VBox {
             }
             return;
         }
-        play.setMark((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(16), LightLabel.Place.BEFORE);
+        play.setMark((studio.time().playing() ? Icon.PAUSE : Icon.PLAY).node(16), LightLabel.Place.BEFORE);
         showFrame();
         of.setText("of " + b.end() + " · " + b.rate() + " fps");
         ending.setText(b.ending().word);

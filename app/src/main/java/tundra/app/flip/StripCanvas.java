@@ -85,7 +85,7 @@ public final class StripCanvas extends Pane {
     }
 
     private void changed(Set<Aspect> what) {
-        if (studio.onlyTimeGoesOn(what) && studio.book().current() == drawn) {
+        if (studio.time().onlyGoesOn(what) && studio.book().current() == drawn) {
             return;
         }
         Flipbook b = studio.book().book();

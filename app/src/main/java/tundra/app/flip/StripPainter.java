@@ -76,10 +76,10 @@ final class StripPainter {
         if (book == shownBook) {
             return shown;
         }
-        FrameBuilder builder = studio.builder();
+        FrameBuilder builder = studio.picture().builder();
         Rect all = null;
         for (Drawing d : book.drawings()) {
-            Rect r = thumbs.painted(d.art(), builder.drawing(d, studio.playhead()));
+            Rect r = thumbs.painted(d.art(), builder.drawing(d, studio.time().playhead()));
             all = r == null ? all : r.union(all);
         }
         Rect area = all == null ? new Rect(0, 0, Math.max(1, book.box().x()), Math.max(1, book.box().y())) : all;
@@ -97,7 +97,7 @@ final class StripPainter {
         double y = StripLayout.TOP, h = StripLayout.CELL;
         g.setFill(chosen && !now ? c.timeSoft() : c.field());
         g.fillRoundRect(x, y, w, h, 8, 8);
-        FrameNode node = studio.builder().drawing(d, studio.playhead());
+        FrameNode node = studio.picture().builder().drawing(d, studio.time().playhead());
         Image image = d.art().hidden() || d.art().children().isEmpty() ? null : thumbs.of(d.art(), node, show, studio.project().assets());
         if (image != null && w > 14) {
             double iw = image.getWidth(), ih = image.getHeight(), k = Math.min(1, (h - 16) / ih);

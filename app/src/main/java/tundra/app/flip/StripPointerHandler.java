@@ -196,7 +196,7 @@ final class StripPointerHandler {
 
     private void scrub(MouseEvent e) {
         Flipbook b = open.book();
-        studio.seek(open.timeOf(Math.max(0, at().frameAt(e.getX()))));
+        studio.time().seek(open.timeOf(Math.max(0, at().frameAt(e.getX()))));
     }
 
     /** Shows where something that is carried over the strip would go; nothing below 0. */

@@ -31,7 +31,8 @@ public final class BadgeOverlay implements Overlay {
         g.setTextBaseline(VPos.CENTER);
         g.setFont(Font.font("Figtree SemiBold", 11));
         for (int i = 0; i < reactions.size(); i++) {
-            if (reactions.get(i).when().slots().first(Slot.Type.ELEMENT) instanceof String id && studio.frame().find(id) instanceof Frame.Placed p) {
+            if (reactions.get(i).when().slots().first(Slot.Type.ELEMENT) instanceof String id && studio.picture().frame()
+                    .find(id) instanceof Frame.Placed p) {
                 Point at = v.toView(p.bounds().topLeft()).plus(new Point(18 * earlier(reactions, i), 0));
                 g.setFill(Palette.of(studio.dark()).interaction());
                 g.fillOval(at.x() - 10, at.y() - 10, 20, 20);

@@ -57,7 +57,7 @@ record ReactionSite(Studio studio, Reach reach) {
         }
         String own = r == null ? null : (String) r.when().slots().first(Slot.Type.ELEMENT);
         return new SlotDefaults(studio.kept(), board(), studio.selected() != null ? studio.selected().id() : own, studio.timeline().id(),
-                studio.playhead());
+                studio.time().playhead());
     }
 
     /** What begins the names of its parts in the window. */

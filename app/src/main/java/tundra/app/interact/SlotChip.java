@@ -220,7 +220,7 @@ final class SlotChip {
 
     private List<Picker.Choice> times() {
         var out = new ArrayList<Picker.Choice>();
-        long playhead = studio.playhead();
+        long playhead = studio.time().playhead();
         out.add(new Picker.Choice("the playhead, " + TimeText.seconds(playhead), "", () -> put(playhead)));
         out.add(new Picker.Choice("a time…", "", () -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds.", v -> studio.project()
                 .snap(Math.round(Arithmetic.within(v, 0, 86_400) * 1e6)))));

@@ -24,7 +24,7 @@ public final class TouchBar extends HBox {
         Runnable refresh = () -> {
             show.setSelected(touches.on());
             show.setText(touches.on() ? "Hide touch areas" : "Show touch areas");
-            covered.setText(touches.on() && !studio.playing() ? touches.words() : "");
+            covered.setText(touches.on() && !studio.time().playing() ? touches.words() : "");
         };
         studio.listen(what -> refresh.run());
         refresh.run();

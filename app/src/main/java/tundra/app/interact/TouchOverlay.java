@@ -42,12 +42,12 @@ public final class TouchOverlay implements Overlay {
     List<TouchAreas.Area> areas() {
         Project p = studio.project();
         Board b = studio.board();
-        Moment m = studio.moment();
+        Moment m = studio.picture().moment();
         if (p != of || b != board || !m.equals(at)) {
             of = p;
             board = b;
             at = m;
-            areas = TouchAreas.of(p, b, studio.fonts(), m);
+            areas = TouchAreas.of(p, b, studio.picture().fonts(), m);
         }
         return areas;
     }
@@ -71,7 +71,7 @@ public final class TouchOverlay implements Overlay {
         g.setLineWidth(1.5);
         g.setLineDashes(4, 3);
         Tree.each(studio.board().elements(), e -> {
-            if (Pickable.isArea(e) && studio.placed(e.id()) instanceof Frame.Placed p) {
+            if (Pickable.isArea(e) && studio.picture().placed(e.id()) instanceof Frame.Placed p) {
                 List<Point> c = p.corners().stream().map(v::toView).toList();
                 g.strokePolygon(c.stream().mapToDouble(Point::x).toArray(), c.stream().mapToDouble(Point::y).toArray(), c.size());
             }
@@ -81,7 +81,7 @@ public final class TouchOverlay implements Overlay {
 
     @Override
     public void draw(SkiaGraphics g, Viewport v) {
-        if (!on || studio.playing()) {
+        if (!on || studio.time().playing()) {
             return;
         }
         Color ink = Palette.of(studio.dark()).interaction();

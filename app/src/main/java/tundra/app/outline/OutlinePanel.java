@@ -93,7 +93,7 @@ public final class OutlinePanel extends VBox {
             if (what.contains(Aspect.SELECTION)) {
                 reveal();
             }
-            if (studio.onlyTimeGoesOn(what)) {
+            if (studio.time().onlyGoesOn(what)) {
                 return;
             }
             // a run through the drawings of a flipbook is not held up
@@ -130,7 +130,7 @@ public final class OutlinePanel extends VBox {
     }
 
     private void refresh() {
-        var seen = new Seen(studio.board().elements(), studio.playhead(), Set.copyOf(studio.selection()), renaming, Set.copyOf(open));
+        var seen = new Seen(studio.board().elements(), studio.time().playhead(), Set.copyOf(studio.selection()), renaming, Set.copyOf(open));
         if (shown != null && seen.same(last)) {
             return;
         }
@@ -196,7 +196,7 @@ public final class OutlinePanel extends VBox {
     }
 
     private Element drawing(Element flipbook) {
-        Drawing d = ((Flipbook) flipbook.content()).at(studio.mainTime());
+        Drawing d = ((Flipbook) flipbook.content()).at(studio.picture().mainTime());
         return d == null ? null : d.art();
     }
 
@@ -346,7 +346,7 @@ public final class OutlinePanel extends VBox {
 
     /** Puts an element in front of another one, behind it, or into it when it is a group. */
     private void drop(String moved, Element onto, Where where) {
-        Frame seen = studio.frame();
+        Frame seen = studio.picture().frame();
         Element drawing = onto.content() instanceof Flipbook ? drawing(onto) : null;
         Element into = drawing == null ? onto : drawing;
         studio.edit((where == Where.INTO ? "Move into " + onto.name() + ": " : "Reorder ") + studio.board().find(moved).name(), b -> {

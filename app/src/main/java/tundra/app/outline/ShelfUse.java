@@ -42,13 +42,13 @@ final class ShelfUse {
             }
             case VIDEO -> placed(PlacedBlock.video(studio.board(), a, studio.board().size().times(0.5)));
             case FILE -> file(a);
-            case FONT -> setIn(Fonts.familyOf(a), studio.fonts().weights(Fonts.familyOf(a)).getFirst());
+            case FONT -> setIn(Fonts.familyOf(a), studio.picture().fonts().weights(Fonts.familyOf(a)).getFirst());
             case SOUND -> {
                 PlacedSound there = studio.timeline().sounds().stream().filter(s -> s.asset().equals(a.hash())).findFirst().orElse(null);
                 if (there == null) {
                     place(a);
                 } else {
-                    studio.chooseInTime(there.id());
+                    studio.time().select(there.id());
                     notices.news(a.title() + " is placed already, at " + TimeText.seconds(there.start()) + " of " + studio.timeline().name() + ".",
                             "Place it again here", () -> place(a));
                 }
@@ -73,13 +73,13 @@ final class ShelfUse {
     }
 
     private void place(Asset a) {
-        var made = new PlacedSound(Ids.next(), a.hash(), studio.playhead(), 1);
+        var made = new PlacedSound(Ids.next(), a.hash(), studio.time().playhead(), 1);
         studio.edit("Place sound " + a.title(), b -> b.mapTimeline(studio.timeline().id(), t -> {
             var all = new ArrayList<>(t.sounds());
             all.add(made);
             return t.withSounds(all);
         }));
-        studio.chooseInTime(made.id());
+        studio.time().select(made.id());
         notices.news(a.title() + " is heard from " + TimeText.seconds(made.start()) + " of " + studio.timeline().name() + " on.");
     }
 

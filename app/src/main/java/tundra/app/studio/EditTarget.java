@@ -41,18 +41,19 @@ public final class EditTarget {
     /** How a property of an element is changed now: outside of the Animate desk a change is for the whole move. */
     public PropertyEdit propertyEdit(String element, Property<?> p) {
         if (oneLook()) {
-            return new PropertyEdit(studio.board().main().id(), studio.playhead(), EditScope.KEY, firstKey).keeping(((Motif) studio.place()).states()
+            return new PropertyEdit(studio.board().main().id(), studio.time().playhead(), EditScope.KEY, firstKey)
+                    .keeping(((Motif) studio.place()).states()
                     .at().values());
         }
-        String on = studio.timelineOf(element, p).id();
+        String on = studio.time().moving(element, p).id();
         // what belongs to the whole way is keyed only by its own button
         boolean whole = (p == Properties.FACE_PATH || p == Properties.FRONT) && studio.board().timeline(on).track(element, p) == null;
-        return new PropertyEdit(on, studio.playhead(), studio.atRest() ? EditScope.REST : studio.desk() != Desk.ANIMATE || whole
+        return new PropertyEdit(on, studio.time().playhead(), studio.picture().atRest() ? EditScope.REST : studio.desk() != Desk.ANIMATE || whole
                 ? EditScope.WHOLE_MOVE : scope, firstKey);
     }
 
     public <T> T valueAt(String element, Property<T> p) {
-        return studio.valuesOf(element).get(p);
+        return studio.picture().valuesOf(element).get(p);
     }
 
     /** What a field shows of a property: what rests where changes go there, else what is seen. */
@@ -66,14 +67,14 @@ public final class EditTarget {
         if (studio.desk() == Desk.ANIMATE && scope == EditScope.REST) {
             return e -> Resting.of(b, e, p);
         }
-        Function<String, Values> seen = studio.valuesNow();
+        Function<String, Values> seen = studio.picture().valuesNow();
         return e -> seen.apply(e).get(p);
     }
 
     /** The look of the open motif that stands at the playhead; null for none. */
     public States.State look() {
-        return !studio.playing() && studio.place() instanceof Motif m && m.states() != null ? m.states().at().entrySet().stream()
-                .filter(e -> e.getValue() == studio.playhead()).map(Map.Entry::getKey)
+        return !studio.time().playing() && studio.place() instanceof Motif m && m.states() != null ? m.states().at().entrySet().stream()
+                .filter(e -> e.getValue() == studio.time().playhead()).map(Map.Entry::getKey)
                 .min(Comparator.naturalOrder()).orElse(null) : null;
     }
 
@@ -111,8 +112,9 @@ public final class EditTarget {
     /** Whether a change of the selected element would set its first key, later than the start. */
     public boolean firstKeyAsked() {
         Element e = studio.selected();
-        return e != null && studio.desk() == Desk.ANIMATE && scope == EditScope.KEY && studio.playhead() > 0
-                && studio.timelineOf(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) == null && !SplitPosition.is(studio.timeline(),
+        return e != null && studio.desk() == Desk.ANIMATE && scope == EditScope.KEY && studio.time().playhead() > 0
+                && studio.time().moving(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) == null
+                && !SplitPosition.is(studio.timeline(),
                 e.id());
     }
 
@@ -139,7 +141,7 @@ public final class EditTarget {
             return studio.selection().isEmpty() ? "select something to see what a change would do"
                     : "dragging changes " + studio.selection().size() + " elements";
         }
-        Timeline t = studio.timelineOf(e.id(), Properties.POSITION);
+        Timeline t = studio.time().moving(e.id(), Properties.POSITION);
         String words = propertyEdit(e.id(), Properties.POSITION).consequence(studio.board(), e);
         String told = t == studio.timeline() ? words : words + " on " + t.name();
         return studio.layout() == null ? told : told + (studio.layout.everywhere() ? " in every layout" : " in " + studio.layout().name() + " alone");

@@ -23,7 +23,7 @@ public final class EnteredGroups {
 
     public void setSolo(Collection<String> ids) {
         studio.chosen.setSolo(ids);
-        studio.seen.reframe();
+        studio.picture().reframe();
         studio.changed(Aspect.DOCUMENT);
     }
 
@@ -36,13 +36,13 @@ public final class EnteredGroups {
     public void enter(String group) {
         String to = group;
         if (group != null && studio.board().find(group) instanceof Element e && e.content() instanceof Flipbook b
-                && b.at(studio.mainTime()) instanceof Drawing d) {
+                && b.at(studio.picture().mainTime()) instanceof Drawing d) {
             to = d.id();
         }
         if (!Objects.equals(to, inside())) {
             List<String> path = to != null ? List.of() : studio.board().path(inside());
             studio.chosen.enter(to, path.isEmpty() ? null : path.getFirst());
-            studio.seen.reframe();
+            studio.picture().reframe();
             studio.changed(Aspect.SELECTION);
         }
     }
@@ -78,7 +78,7 @@ public final class EnteredGroups {
             left--;
         }
         studio.chosen.enter(left > 0 ? path.get(left - 1) : null, path.isEmpty() ? null : path.get(left));
-        studio.seen.reframe();
+        studio.picture().reframe();
         studio.changed(Aspect.SELECTION);
         studio.select(path.isEmpty() ? List.of() : List.of(path.get(left)));
         return true;

@@ -2,6 +2,7 @@ package tundra.app.studio;
 
 import java.util.HashSet;
 import java.util.LinkedHashSet;
+import java.util.Objects;
 import java.util.Set;
 import tundra.core.fit.Lens;
 import tundra.core.fit.Override;
@@ -14,6 +15,8 @@ final class LayoutShown {
     /** Of each scene at most one, by their ids: whoever comes back to a scene finds it in the layout that it was left in. */
     private final Set<String> ids = new HashSet<>();
     private boolean everywhere;
+    /** The layout that was told of last. */
+    private String told;
     private Board of;
     private Board seen;
     private Layout ofOwn;
@@ -39,6 +42,13 @@ final class LayoutShown {
     /** The layout of a scene that is worked on; null for the base. */
     Layout of(Board base) {
         return ids.isEmpty() ? null : base.layouts().stream().filter(l -> ids.contains(l.id())).findFirst().orElse(null);
+    }
+
+    /** Whether the layout that is worked on is another one than when this was asked last. */
+    boolean isAnother(Layout now) {
+        String id = now == null ? null : now.id(), was = told;
+        told = id;
+        return !Objects.equals(id, was);
     }
 
     boolean everywhere() {

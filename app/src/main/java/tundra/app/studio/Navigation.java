@@ -19,7 +19,7 @@ public final class Navigation {
             if (studio.project().scene(id) != null) {
                 studio.open.show(id);
             } else {
-                studio.open.into(id, new OpenPlace.Step(studio.place().id(), null, studio.playhead(), studio.time.timeline()));
+                studio.open.into(id, new OpenPlace.Step(studio.place().id(), null, studio.time().playhead(), studio.timeline().id()));
             }
             studio.opened(studio.board().main().id(), 0, List.of());
         }
@@ -29,8 +29,8 @@ public final class Navigation {
     public void openInPlace(String instance) {
         Element e = studio.board().find(instance);
         if (e != null && e.content() instanceof Content.Instance i && studio.project().motif(i.motif()) instanceof Motif m) {
-            long local = studio.moment().inside(studio.board(), instance, m.clock(i), m.board()).timeOf(m.board().main().id());
-            studio.open.into(i.motif(), new OpenPlace.Step(studio.open.id(), instance, studio.playhead(), studio.time.timeline()));
+            long local = studio.picture().moment().inside(studio.board(), instance, m.clock(i), m.board()).timeOf(m.board().main().id());
+            studio.open.into(i.motif(), new OpenPlace.Step(studio.open.id(), instance, studio.time().playhead(), studio.timeline().id()));
             studio.opened(m.board().main().id(), studio.project().snap(local), List.of());
         }
     }

@@ -92,7 +92,7 @@ public final class OpenBook {
     /** The frame of it that the playhead is at. */
     public long frame() {
         Flipbook b = book();
-        return b == null ? 0 : b.frameAt(studio.mainTime());
+        return b == null ? 0 : b.frameAt(studio.picture().mainTime());
     }
 
     /** The playhead's frame as it counts on the strip: in a loop that of its first turn. */
@@ -158,7 +158,7 @@ public final class OpenBook {
     public void go(long frame) {
         String id = id();
         if (id != null) {
-            studio.seek(timeOf(frame));
+            studio.time().seek(timeOf(frame));
             studio.select(List.of());
             studio.groups().enter(id);
         }
@@ -167,8 +167,8 @@ public final class OpenBook {
     /** When a frame of the strip is seen, in µs: in the turn of a loop that is nearest to the playhead. */
     public long timeOf(long frame) {
         List<String> path = studio.board().path(id());
-        return LoopTurns.timeOf(book(), frame, studio.mainTime(), studio.timeline().duration(),
-                time -> path.stream().allMatch(e -> studio.builder().shown(e, studio.momentAt(time))));
+        return LoopTurns.timeOf(book(), frame, studio.picture().mainTime(), studio.timeline().duration(),
+                time -> path.stream().allMatch(e -> studio.picture().builder().shown(e, studio.picture().momentAt(time))));
     }
 
     /** Goes to a drawing and chooses it alone. */
@@ -220,7 +220,7 @@ public final class OpenBook {
         }
         String id = id();
         // of the board that is given, which may have got a drawing since
-        Drawing now = ((Flipbook) board.find(id).content()).at(studio.mainTime());
+        Drawing now = ((Flipbook) board.find(id).content()).at(studio.picture().mainTime());
         if (now != null && seen.find(now.id()) != null) {
             String inner = studio.groups().inside() != null && board.path(studio.groups().inside()).contains(now.id()) ? studio.groups().inside()
                     : now.id();
@@ -263,7 +263,7 @@ public final class OpenBook {
             return;
         }
         Flipbook b = (Flipbook) studio.board().find(of).content();
-        Drawing now = b.at(studio.mainTime());
+        Drawing now = b.at(studio.picture().mainTime());
         if (now != null && studio.board().path(inside).contains(now.id())) {
             return;
         }
@@ -284,7 +284,7 @@ public final class OpenBook {
 
     public void setSkin(OnionSkin s) {
         skin = s;
-        studio.reframe();
+        studio.picture().reframe();
         studio.changed(Aspect.SELECTION);
     }
 
@@ -301,7 +301,7 @@ public final class OpenBook {
     public void peek(int way) {
         if (way != peek) {
             peek = way;
-            studio.reframe();
+            studio.picture().reframe();
             studio.changed(Aspect.PLAYHEAD);
         }
     }
@@ -311,17 +311,17 @@ public final class OpenBook {
     }
 
     private boolean skins() {
-        return skin.on() && studio.desk() == Desk.DRAW && !studio.playing() && is();
+        return skin.on() && studio.desk() == Desk.DRAW && !studio.time().playing() && is();
     }
 
     /** The time that is seen: the playhead's, or that of the neighbour that is looked at. */
     long seen() {
-        int i = peek == 0 || studio.playing() ? -1 : neighbour(peek);
-        return i < 0 ? studio.playhead() : timeOf(book().drawings().get(i).start());
+        int i = peek == 0 || studio.time().playing() ? -1 : neighbour(peek);
+        return i < 0 ? studio.time().playhead() : timeOf(book().drawings().get(i).start());
     }
 
     /** A frame with the onion skin that belongs there. */
     Frame over(Frame f) {
-        return skins() && peek == 0 ? skin.over(f, studio.builder(), id(), studio.moment(), ghosts) : f;
+        return skins() && peek == 0 ? skin.over(f, studio.picture().builder(), id(), studio.picture().moment(), ghosts) : f;
     }
 }

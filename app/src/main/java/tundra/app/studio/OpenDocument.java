@@ -10,6 +10,7 @@ import tundra.core.model.Project;
 /** The document that is open: its versions, what is only tried on it, and the file that it was saved to. */
 final class OpenDocument {
     private History history;
+    private Object identity;
     /** What is shown in place of the project without being part of it; null for nothing. */
     private Project preview;
     private Project saved;
@@ -23,10 +24,16 @@ final class OpenDocument {
      */
     void take(Project project, Path from, boolean unsaved) {
         history = new History(project);
+        identity = new Object();
         preview = null;
         saved = from == null || unsaved ? null : project;
         atRisk = unsaved;
         file = from;
+    }
+
+    /** Another one once another document was taken. */
+    Object identity() {
+        return identity;
     }
 
     /** As it is shown, with what is only tried. */

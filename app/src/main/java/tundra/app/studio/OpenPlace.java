@@ -35,11 +35,24 @@ public final class OpenPlace {
     private List<Step> way = List.of();
     private Around around;
 
+    /** The place as it was asked for last, and the project that it is of. */
+    private Project of;
+    private Place place;
+
     /** The surroundings as they were worked out last, and what they were worked out from. */
     private record Around(Project project, List<Step> way, Affine toInner, List<FrameNode> nodes, Color background) {}
 
     String id() {
         return id;
+    }
+
+    /** What is open: a scene or a motif. */
+    Place place(Project p) {
+        if (of != p || place == null || !place.id().equals(id)) {
+            of = p;
+            place = p.place(id);
+        }
+        return place;
     }
 
     /** The places passed, the scene first; empty in a scene. */

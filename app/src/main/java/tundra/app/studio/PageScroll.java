@@ -17,7 +17,7 @@ public final class PageScroll {
         Timeline t = studio.timeline();
         Scroll s = t.scroll();
         if (s != null && s.through() == null) {
-            studio.seek(s.time(to / Scroll.length(studio.board()), t.duration()));
+            studio.time().seek(s.time(to / Scroll.length(studio.board()), t.duration()));
             show(to);
         }
     }
@@ -36,7 +36,7 @@ public final class PageScroll {
 
     private void show(double to) {
         px = to;
-        studio.reframe();
+        studio.picture().reframe();
         studio.changed(Aspect.PLAYHEAD);
     }
 

@@ -34,7 +34,7 @@ public final class Playback {
     }
 
     public void toggle() {
-        if (studio.playing()) {
+        if (studio.time().playing()) {
             stop();
         } else {
             play();
@@ -50,13 +50,13 @@ public final class Playback {
 
     public void play() {
         Span p = part();
-        from = studio.playhead() >= p.to() || studio.playhead() < p.from() ? p.from() : studio.playhead();
+        from = studio.time().playhead() >= p.to() || studio.time().playhead() < p.from() ? p.from() : studio.time().playhead();
         startedAt = 0;
         due = 0;
         shown = 0;
         lastFrame = -1;
         began = System.nanoTime();
-        studio.setPlaying(true);
+        studio.time().setPlaying(true);
         sound(from);
         timer.start();
     }
@@ -68,8 +68,8 @@ public final class Playback {
     public void stop() {
         timer.stop();
         sound.stop();
-        if (studio.playing()) {
-            studio.setPlaying(false);
+        if (studio.time().playing()) {
+            studio.time().setPlaying(false);
         }
     }
 
@@ -111,7 +111,7 @@ public final class Playback {
         long at = from + (now - startedAt) / 1000;
         if (at >= p.to()) {
             if (!loop && studio.timeline().range() == null) {
-                studio.seek(p.to());
+                studio.time().seek(p.to());
                 stop();
                 return;
             }
@@ -128,7 +128,7 @@ public final class Playback {
             due += lastFrame < 0 ? 1 : frame - lastFrame;
             shown++;
             lastFrame = frame;
-            studio.seek(studio.project().frameTime(frame));
+            studio.time().seek(studio.project().frameTime(frame));
         }
     }
 }

@@ -35,10 +35,10 @@ public final class Presence {
     public Element unseen() {
         Element at = studio.chosen.pointed() == null ? null : studio.board().find(studio.chosen.pointed());
         Element e = at != null ? at : studio.selected();
-        if (e == null || studio.playing() || studio.desk() == Desk.PUBLISH) {
+        if (e == null || studio.time().playing() || studio.desk() == Desk.PUBLISH) {
             return null;
         }
-        Frame now = studio.frame();
+        Frame now = studio.picture().frame();
         if (now != lookedAt || e != asked) {
             lookedAt = now;
             asked = e;
@@ -49,16 +49,17 @@ public final class Presence {
 
     /** Why an element is not seen now, as one line. */
     public String whyUnseen(Element e) {
-        return Unseen.why(studio.seenBoard(), studio.builder(), studio.frame(), e.id(), studio.momentAt(seenAt()));
+        return Unseen.why(studio.picture().board(), studio.picture().builder(), studio.picture().frame(), e.id(), studio.picture()
+                .momentAt(seenAt()));
     }
 
     /** Where an element that is not seen would stand. */
     public Frame.Placed unseenAt(Element e) {
         List<String> path = studio.board().path(e.id());
-        Frame.Placed parent = path.size() < 2 ? null : studio.placed(path.get(path.size() - 2));
-        Moment at = studio.momentAt(seenAt());
-        Point box = studio.builder().boxAt(e, at);
-        var own = FrameBuilder.placed(studio.builder().valuesAt(e.id(), at), box);
+        Frame.Placed parent = path.size() < 2 ? null : studio.picture().placed(path.get(path.size() - 2));
+        Moment at = studio.picture().momentAt(seenAt());
+        Point box = studio.picture().builder().boxAt(e, at);
+        var own = FrameBuilder.placed(studio.picture().builder().valuesAt(e.id(), at), box);
         var node = new FrameNode(e.id(), true, own, 1, box, List.of(), List.of(), List.of());
         return new Frame.Placed(node, parent == null ? own : parent.toCanvas().times(own));
     }

@@ -34,7 +34,7 @@ public final class Registering {
     /** Gives what some drawings cover, on the interface thread, in the order of the requests. */
     public void inks(Studio s, List<Drawing> of, Consumer<Map<String, Ink>> then) {
         var nodes = new ArrayList<FrameNode>();
-        of.forEach(d -> nodes.add(s.builder().drawing(d, s.playhead())));
+        of.forEach(d -> nodes.add(s.picture().builder().drawing(d, s.time().playhead())));
         Map<String, Asset> shelf = s.project().assets();
         THREAD.execute(() -> {
             var out = new ConcurrentHashMap<String, Ink>();
@@ -56,7 +56,7 @@ public final class Registering {
 
     /** The ruler line to go by, in the flipbook's own coordinates: the lowest level one, else the first upright; null for none. */
     public static RulerLine line(Studio s) {
-        Frame.Placed p = s.book().is() ? s.placed(s.book().id()) : null;
+        Frame.Placed p = s.book().is() ? s.picture().placed(s.book().id()) : null;
         RulerLine found = null;
         for (RulerLine l : s.board().lines()) {
             if (found == null || !l.upright() && (found.upright() || l.at() > found.at())) {

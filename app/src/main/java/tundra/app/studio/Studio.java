@@ -3,32 +3,18 @@ package tundra.app.studio;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
-import java.util.Objects;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.Kept;
-import tundra.core.edit.Keys;
-import tundra.core.edit.SplitPosition;
-import tundra.core.frame.Frame;
-import tundra.core.frame.FrameBuilder;
-import tundra.core.frame.FrameNode;
-import tundra.core.frame.Moment;
-import tundra.core.frame.Parallax;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Layout;
-import tundra.core.model.Marker;
 import tundra.core.model.Place;
-import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
-import tundra.core.model.Properties;
-import tundra.core.model.Property;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
-import tundra.core.model.Values;
-import tundra.render.Fonts;
 
 /**
  * The open project and what is being done with it. Views show it and change it through its methods; they hear of changes once a
@@ -39,12 +25,10 @@ public final class Studio {
     final OpenDocument document = new OpenDocument();
     final OpenPlace open = new OpenPlace();
     final Selection chosen = new Selection();
-    final TimeShown time = new TimeShown();
-    final BoardEvaluation seen = new BoardEvaluation();
-    final ValuesNow now = new ValuesNow();
+    private final OpenTimeline time = new OpenTimeline(this);
+    private final BoardPicture picture = new BoardPicture(this);
+    private final TriedBoard tried = new TriedBoard(this);
     final LayoutShown layout = new LayoutShown();
-    /** The layout that was heard of last. */
-    private String workedOn;
     final OpenBook book = new OpenBook(this);
     private final UndoHistory history = new UndoHistory(this);
     private final EditTarget target = new EditTarget(this);
@@ -53,17 +37,10 @@ public final class Studio {
     private final Navigation navigation = new Navigation(this);
     private final WorkedLayout layouts = new WorkedLayout(this);
     private final PageScroll scroll = new PageScroll(this);
-    private Object opened;
     private Consumer<String> onRefused = words -> { };
-    private Project placeOf;
-    private Place placeNow;
     private Desk desk = Desk.DRAW;
     private PathsShown pathsShown = PathsShown.SELECTED;
     private boolean dark;
-    private boolean resting;
-    /** Whether what is tried is put aside for something that is done, and whether that left it for good. */
-    boolean asideFor;
-    boolean leftTried;
 
     public Studio(Project project) {
         this(project, false);
@@ -110,6 +87,21 @@ public final class Studio {
         return scroll;
     }
 
+    /** The timeline that is chosen, and its playhead. */
+    public OpenTimeline time() {
+        return time;
+    }
+
+    /** What is open as it is seen at the playhead. */
+    public BoardPicture picture() {
+        return picture;
+    }
+
+    /** What is only tried, and seen in place of what is open. */
+    public TriedBoard tried() {
+        return tried;
+    }
+
     // --- telling ---
 
     /** Hears what changed, once for all changes of a pulse. */
@@ -146,9 +138,8 @@ public final class Studio {
     }
 
     private void take(Project project, Path from, boolean unsaved) {
-        opened = new Object();
         document.take(project, from, unsaved);
-        seen.clear();
+        picture.clear();
         chosen.clear();
         layout.clear();
         open.show(project.scenes().getFirst().id());
@@ -165,52 +156,9 @@ public final class Studio {
         return document.kept();
     }
 
-    /** Shows another board without changing the project; null ends that, and so does the next change. */
-    public void preview(Board board) {
-        document.preview(board == null ? null : kept().mapBoard(open.id(), b -> board));
-        settle();
-    }
-
-    void dropPreview() {
-        if (previewing()) {
-            preview(null);
-        }
-    }
-
-    /**
-     * Does something with what is kept in sight: what is only tried is put aside, and comes back where nothing was changed and nothing else
-     * is tried. So whatever is worked out meanwhile, before an edit as well as within it, is worked out of what is kept.
-     */
-    public void withKept(Runnable work) {
-        if (!previewing() || asideFor) {
-            work.run();
-            return;
-        }
-        Board tried = board();
-        Project before = kept();
-        String there = open.id();
-        asideFor = true;
-        document.preview(null);
-        seen.reframe();
-        try {
-            work.run();
-        } finally {
-            asideFor = false;
-            if (kept() == before && !previewing() && there.equals(open.id()) && !leftTried) {
-                document.preview(before.mapBoard(there, b -> tried));
-            }
-            leftTried = false;
-            settle();
-        }
-    }
-
-    public boolean previewing() {
-        return document.previewing();
-    }
-
     /** Stands for the piece that is open, whatever version it is at: another one once another is opened. */
     public Object document() {
-        return opened;
+        return document.identity();
     }
 
     public Path file() {
@@ -225,18 +173,13 @@ public final class Studio {
     /** A version was saved to a file, written as the same or, for a copy, as one of another id. */
     public void savedAs(Path to, Project what, Project written) {
         document.savedAs(to, what, written);
-        seen.reframe();
+        picture.reframe();
         changed(Aspect.FILE);
     }
 
     /** What is open: a scene or a motif. */
     public Place place() {
-        Project p = project();
-        if (placeOf != p || placeNow == null || !placeNow.id().equals(open.id())) {
-            placeOf = p;
-            placeNow = p.place(open.id());
-        }
-        return placeNow;
+        return open.place(project());
     }
 
     /** The scene that is open, or that the open motif was opened from. */
@@ -277,31 +220,13 @@ public final class Studio {
     void opened(String timeline, long time, List<String> selected) {
         this.time.show(board(), timeline, time);
         chosen.clear(selected);
-        seen.reframe();
+        picture.reframe();
         changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.SELECTION, Aspect.PLAYHEAD);
     }
 
+    /** The timeline that is chosen. */
     public Timeline timeline() {
-        return time.timeline(board());
-    }
-
-    public void showTimeline(String id) {
-        if (board().timeline(id) != null && !id.equals(time.timeline())) {
-            time.show(board(), id, playhead());
-            chosen.clearKeys();
-            changed(Aspect.TIMELINE, Aspect.PLAYHEAD, Aspect.SELECTION);
-        }
-    }
-
-    /** The timeline that moves a property now: of those with keys for it the one started last; the chosen one when there is none. */
-    public Timeline timelineOf(String element, Property<?> p) {
-        for (Moment.Standing s : moment().standings().reversed()) {
-            Timeline t = board().timeline(s.timeline());
-            if (t.track(element, p) != null || p == Properties.POSITION && SplitPosition.is(t, element)) {
-                return t;
-            }
-        }
-        return timeline();
+        return time.on(board());
     }
 
     // --- changes ---
@@ -335,7 +260,7 @@ public final class Studio {
      * @return the change's news; null when nothing was changed
      */
     private <N> N make(String name, Object merge, Function<Kept, Kept.Edited<N>> change) {
-        dropPreview();
+        tried.leave();
         Project before = kept(), worked = layout.in(before, open.id());
         Kept.Edited<N> made = change.apply(new Kept(worked, open.id()));
         return made.project() != worked && editProject(made.name() == null ? name : made.name(), merge,
@@ -347,14 +272,14 @@ public final class Studio {
      * may not be is refused with its sentence.
      */
     public boolean editProject(String name, Object merge, UnaryOperator<Project> change) {
-        Board tried = previewing() ? board() : null;
+        Board shown = tried.shown() ? board() : null;
         Board was = kept().place(open.id()).board();
         Project before = kept();
         String refusal = document.change(name, merge, change);
         chosen.remember(before, kept() != before, merge);
         Place there = kept().place(open.id());
-        if (tried != null && there != null && there.board() == was) {
-            document.preview(kept().mapBoard(open.id(), b -> tried));
+        if (shown != null && there != null && there.board() == was) {
+            document.preview(kept().mapBoard(open.id(), b -> shown));
         }
         settle();
         if (refusal != null) {
@@ -365,7 +290,7 @@ public final class Studio {
 
     /** Does a drag's step anew for its next event: what it did before is taken back, and nobody hears of that. */
     public void again(String name, Object merge, UnaryOperator<Board> change) {
-        dropPreview();
+        tried.leave();
         Project before = project();
         document.cancel(merge);
         Project from = project();
@@ -377,7 +302,7 @@ public final class Studio {
 
     /** Takes back a drag that was given up. */
     public void cancel(Object merge) {
-        dropPreview();
+        tried.leave();
         document.cancel(merge);
         settle();
     }
@@ -387,9 +312,7 @@ public final class Studio {
         if (!open.settle(project())) {
             changed(Aspect.SCENE);
         }
-        String worked = layout() == null ? null : layout().id();
-        if (!Objects.equals(worked, workedOn)) {
-            workedOn = worked;
+        if (layout.isAnother(layout())) {
             changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.PLAYHEAD, Aspect.SCOPE);
         }
         Board b = board();
@@ -402,87 +325,9 @@ public final class Studio {
         if (chosen.settle(b, timeline())) {
             changed(Aspect.SELECTION);
         }
-        seen.reframe();
+        picture.reframe();
         book.follow();
         changed(Aspect.DOCUMENT);
-    }
-
-    // --- the picture ---
-
-    /** The fonts that this project's text can be set in. */
-    public Fonts fonts() {
-        return Fonts.of(project().assets());
-    }
-
-    /** Whether things are seen as they rest, without what their keys do: a way to draw what is faded in later. */
-    public boolean atRest() {
-        return resting && desk == Desk.DRAW && !playing();
-    }
-
-    public void setAtRest(boolean on) {
-        if (resting != on) {
-            resting = on;
-            seen.reframe();
-            changed(Aspect.PLAYHEAD);
-        }
-    }
-
-    /** The board that is seen: the real one, or one without keys. */
-    Board seenBoard() {
-        return atRest() ? seen.rested(board()) : board();
-    }
-
-    /** The evaluator of the board as it is now. */
-    public FrameBuilder builder() {
-        return seen.builder(project(), seenBoard());
-    }
-
-    /** Where the timelines stand: the opened scene at the playhead, with the chosen timeline on top. */
-    public Moment moment() {
-        return now.moment(board(), time.timeline(), playhead());
-    }
-
-    /** The same at another time of the playhead. */
-    Moment momentAt(long time) {
-        return Moment.editing(board(), this.time.timeline(), time);
-    }
-
-    /** All values of an element at the playhead; null when there is no such element. */
-    public Values valuesOf(String element) {
-        return now.of(builder(), moment(), element);
-    }
-
-    /** All values of elements at the playhead, for asking after many at once; until something changes. */
-    Function<String, Values> valuesNow() {
-        FrameBuilder b = builder();
-        Moment m = moment();
-        return id -> now.of(b, m, id);
-    }
-
-    /** Where Main, by which flipbooks go, stands at the playhead, in µs. */
-    public long mainTime() {
-        return moment().timeOf(board().main().id());
-    }
-
-    /** The board at the playhead. */
-    public Frame frame() {
-        FrameBuilder b = builder();
-        return seen.frame() != null ? seen.frame()
-                : seen.frame(open.within(project(), book.over(soloed(Parallax.scrolled(b.at(momentAt(book.seen())), seenBoard(), scroll.at())))));
-    }
-
-    /** Shows one text with the names of its values, as while it is typed; null for none. */
-    public void showAsWritten(String element) {
-        // the picture is made anew, so only where there are values
-        if (seen.showAsWritten(project().values().isEmpty() ? null : element)) {
-            seen.reframe();
-            changed(Aspect.PLAYHEAD);
-        }
-    }
-
-    /** Has the picture made anew: something that isn't in the document changed. */
-    void reframe() {
-        seen.reframe();
     }
 
     /** The flipbook that is worked on. */
@@ -492,21 +337,7 @@ public final class Studio {
 
     /** A board with a new element, placed in canvas coordinates, where drawing goes now. */
     public Board add(Board b, Element e) {
-        return book.add(b, e, frame());
-    }
-
-    /** Where an element stands at the playhead; null when it isn't shown. For asking after many elements at once. */
-    public Frame.Placed placed(String id) {
-        return frame().find(id);
-    }
-
-    private Frame soloed(Frame f) {
-        return groups().solo().isEmpty() ? f : new Frame(f.size(), f.background(), f.nodes().stream().filter(this::shownAlone).toList());
-    }
-
-    private boolean shownAlone(FrameNode n) {
-        // parts that blocks paint of themselves have no id
-        return n.id() != null && groups().solo().contains(n.id()) || n.children().stream().anyMatch(this::shownAlone);
+        return book.add(b, e, picture.frame());
     }
 
     // --- what is being done ---
@@ -524,72 +355,9 @@ public final class Studio {
     public void select(Collection<String> ids) {
         Board b = board();
         if (chosen.choose(ids.stream().filter(id -> b.find(id) != null).toList())) {
-            seen.reframe();
+            picture.reframe();
             changed(Aspect.SELECTION);
         }
-    }
-
-    /** Chooses a marker or a sound of the timeline in place of keys; null chooses none. */
-    public void chooseInTime(String id) {
-        if (chosen.chooseInTime(id)) {
-            changed(Aspect.SELECTION);
-        }
-    }
-
-    /** The marker that is chosen; null for none. */
-    public Marker marker() {
-        return timeline().markers().stream().filter(m -> m.id().equals(chosen.timed())).findFirst().orElse(null);
-    }
-
-    /** The placed sound that is chosen; null for none. */
-    public PlacedSound sound() {
-        return timeline().sounds().stream().filter(s -> s.id().equals(chosen.timed())).findFirst().orElse(null);
-    }
-
-    public Set<Keys.Ref> keys() {
-        return chosen.keys();
-    }
-
-    public void selectKeys(Collection<Keys.Ref> refs) {
-        if (chosen.chooseKeys(refs)) {
-            changed(Aspect.SELECTION);
-        }
-    }
-
-    public long playhead() {
-        return time.playhead();
-    }
-
-    /** Moves the playhead, kept within the timeline, to the nearest frame. */
-    public void seek(long time) {
-        scroll.forget();
-        if (this.time.seek(project(), board(), time)) {
-            seen.reframe();
-            if (playing()) {
-                changes.frame();
-            } else {
-                changed(Aspect.PLAYHEAD);
-                book.follow();
-            }
-        }
-    }
-
-    public boolean playing() {
-        return time.playing();
-    }
-
-    void setPlaying(boolean on) {
-        time.setPlaying(on);
-        seen.reframe();
-        if (!on) {
-            book.follow();
-        }
-        changed(Aspect.PLAYING, Aspect.PLAYHEAD);
-    }
-
-    /** Whether a change is no more than time going on while it plays, which those who hear of each frame know already. */
-    public boolean onlyTimeGoesOn(Set<Aspect> what) {
-        return playing() && what.size() == 1 && what.contains(Aspect.PLAYHEAD);
     }
 
     /** Which motion paths are shown while animating. */
@@ -609,7 +377,7 @@ public final class Studio {
     public void setDesk(Desk d) {
         if (desk != d) {
             desk = d;
-            seen.reframe();
+            picture.reframe();
             changed(Aspect.DESK, Aspect.SCOPE);
         }
     }

@@ -15,12 +15,7 @@ public final class UndoHistory {
 
     /** Takes the newest change back, or what is only tried. */
     public boolean undo() {
-        if (studio.previewing() || studio.asideFor) {
-            studio.leftTried = studio.asideFor;
-            studio.preview(null);
-            return true;
-        }
-        return travel(studio.document::undo);
+        return studio.tried().giveUp() || travel(studio.document::undo);
     }
 
     public boolean redo() {

@@ -23,7 +23,10 @@ public final class WorkedLayout {
         Layout l = Layouts.at(studio.base(), size.x());
         setLayout(l == null ? null : l.id());
         Board kept = studio.drawn();
-        studio.preview(size.equals(kept.size()) ? null : Room.of(kept, size, studio.fonts(), studio.playhead()));
+        studio.tried().leave();
+        if (!size.equals(kept.size())) {
+            studio.tried().show(Room.of(kept, size, studio.picture().fonts(), studio.time().playhead()));
+        }
     }
 
     /** What the layout that is worked on changes. */
@@ -40,7 +43,7 @@ public final class WorkedLayout {
     /** Works on another layout, or with null on the scene as it is drawn. */
     public void setLayout(String id) {
         if (!Objects.equals(id, studio.layout() == null ? null : studio.layout().id())) {
-            studio.dropPreview();
+            studio.tried().leave();
             studio.layout.show(studio.base(), id);
             studio.settle();
         }

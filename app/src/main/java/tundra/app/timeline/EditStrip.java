@@ -83,16 +83,16 @@ public final class EditStrip extends HBox {
     }
 
     private void refresh() {
-        buttons.get(EditScope.KEY).setText("a key at " + Numbers.plain(studio.playhead() / 1e6, 2) + " s");
+        buttons.get(EditScope.KEY).setText("a key at " + Numbers.plain(studio.time().playhead() / 1e6, 2) + " s");
         buttons.get(EditScope.WHOLE_MOVE).setText("the whole move");
         buttons.get(EditScope.REST).setText("the resting value");
         buttons.forEach((s, b) -> b.setSelected(s == studio.target().scope()));
-        boolean asks = !studio.playing() && studio.target().firstKeyAsked();
+        boolean asks = !studio.time().playing() && studio.target().firstKeyAsked();
         first.setVisible(asks);
         first.setManaged(asks);
         firsts.forEach((f, b) -> b.setSelected(f == studio.target().firstKey()));
-        consequence.setText(studio.playing() ? playing() : studio.target().consequence());
-        if (!studio.playing()) {
+        consequence.setText(studio.time().playing() ? playing() : studio.target().consequence());
+        if (!studio.time().playing()) {
             // whole also where the strip has no room for it
             Buttons.tip(consequence, consequence.getText());
         }

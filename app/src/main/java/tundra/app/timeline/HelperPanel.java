@@ -106,7 +106,7 @@ public final class HelperPanel extends VBox {
         Used last = LAST.get(helper.name());
         elements = ordered();
         boolean again = last != null && last.after != null && last.after.equals(studio.drawn()) && last.elements.equals(elements);
-        at = again ? last.at : studio.playhead();
+        at = again ? last.at : studio.time().playhead();
         under = studio.drawn();
         start = again ? last.before : under;
         title.setText(helper.name() + " · " + (elements.size() == 1 ? studio.board().find(elements.getFirst()).name() : elements.size()
@@ -120,10 +120,10 @@ public final class HelperPanel extends VBox {
         if (left) {
             return;
         }
-        if (written != null && !studio.previewing()) {
+        if (written != null && !studio.tried().shown()) {
             leaveIt();
         } else if (!ordered().equals(elements)) {
-            studio.preview(null);
+            studio.tried().leave();
             if (studio.selection().isEmpty()) {
                 leaveIt();
             } else {
@@ -198,12 +198,12 @@ public final class HelperPanel extends VBox {
     }
 
     private Job job() {
-        return new Job(studio.kept(), start, studio.timeline().id(), elements, at, studio.fonts());
+        return new Job(studio.kept(), start, studio.timeline().id(), elements, at, studio.picture().fonts());
     }
 
     private void apply() {
         written = null;
-        studio.preview(null);
+        studio.tried().leave();
         String why = helper.refuses(job());
         if (why != null) {
             told.setText(why);
@@ -212,7 +212,7 @@ public final class HelperPanel extends VBox {
         try {
             var made = helper.apply(job(), numbers);
             written = made.board();
-            studio.preview(written);
+            studio.tried().show(written);
             told.setText(made.length() == 0 ? "" : "Takes " + TimeText.seconds(made.length()) + " from "
                     + TimeText.seconds(at) + " on.");
         } catch (IllegalArgumentException e) {
@@ -222,7 +222,7 @@ public final class HelperPanel extends VBox {
 
     private void preview() {
         playback.stop();
-        studio.seek(at);
+        studio.time().seek(at);
         playback.play();
     }
 
@@ -242,11 +242,8 @@ public final class HelperPanel extends VBox {
 
     /** Changes nothing. */
     public void leaveIt() {
-        boolean shown = studio.previewing();
         end();
-        if (shown) {
-            studio.preview(null);
-        }
+        studio.tried().leave();
         leave.run();
     }
 

@@ -41,7 +41,7 @@ final class RulerPainter {
         }
         ticks(g, t, scale, w, colors);
         CueTags.draw(g, studio, scale, colors);
-        t.markers().forEach(m -> marker(g, m, m.equals(studio.marker()), scale, colors));
+        t.markers().forEach(m -> marker(g, m, m.equals(studio.time().marker()), scale, colors));
         stretched(g, scale, colors);
     }
 
@@ -89,7 +89,7 @@ final class RulerPainter {
     /** From when to when the chosen keys reach; null unless they stand at several times. */
     static long[] span(Studio studio) {
         long lo = Long.MAX_VALUE, hi = Long.MIN_VALUE;
-        for (Keys.Ref r : studio.keys()) {
+        for (Keys.Ref r : studio.time().keys()) {
             lo = Math.min(lo, r.time());
             hi = Math.max(hi, r.time());
         }

@@ -25,19 +25,19 @@ final class RulerPresses {
         Span range = pointer.studio.timeline().range();
         if (end >= 0) {
             long[] span = RulerPainter.span(pointer.studio);
-            pointer.drag = new TimelinePointerHandler.Drag.Stretch(pointer.studio.keys(), end == span[0] ? span[1] : span[0], end,
-                    pointer.snap(pointer.studio.keys()), new Object());
+            pointer.drag = new TimelinePointerHandler.Drag.Stretch(pointer.studio.time().keys(), end == span[0] ? span[1] : span[0], end,
+                    pointer.snap(pointer.studio.time().keys()), new Object());
         } else if (m != null && e.getClickCount() == 2) {
             pointer.view.nameMarker(m.id());
         } else if (m != null) {
-            pointer.studio.seek(m.time());
-            pointer.studio.chooseInTime(m.id());
+            pointer.studio.time().seek(m.time());
+            pointer.studio.time().select(m.id());
             pointer.drag = new TimelinePointerHandler.Drag.MoveMarker(m, pointer.snap(Set.of()), new Object());
         } else if (CueTags.at(pointer.studio, pointer.view.scale, e.getX(), e.getY()) instanceof Reaction cue) {
             if (e.getClickCount() == 2) {
                 pointer.studio.setDesk(Desk.INTERACT);
             } else {
-                pointer.studio.seek(CueTags.time(cue));
+                pointer.studio.time().seek(CueTags.time(cue));
                 pointer.drag = new TimelinePointerHandler.Drag.MoveCue(cue.id(), pointer.snap(Set.of()), new Object());
             }
         } else if (e.getY() <= RulerPainter.BAND && e.getClickCount() == 2) {
@@ -53,7 +53,7 @@ final class RulerPresses {
                     pointer.snap(Set.of()), new Object());
         } else {
             pointer.drag = new TimelinePointerHandler.Drag.Scrub();
-            pointer.studio.seek((long) pointer.view.scale.time(e.getX()));
+            pointer.studio.time().seek((long) pointer.view.scale.time(e.getX()));
         }
     }
 
@@ -62,7 +62,7 @@ final class RulerPresses {
             return;
         }
         if (row.sound() != null) {
-            pointer.studio.chooseInTime(row.sound().id());
+            pointer.studio.time().select(row.sound().id());
             return;
         }
         double top = pointer.view.topOf(row), fold = 24 + row.depth() * 14, grow = 36 + row.depth() * 14, ring = TimelineCanvas.HEAD - 26;
@@ -77,7 +77,7 @@ final class RulerPresses {
         } else if (!row.element().equals(Board.CANVAS)) {
             pointer.select(row.element());
             if (row.property() == null && e.getClickCount() == 2) {
-                pointer.studio.selectKeys(KeyClip.all(pointer.studio.timeline(), pointer.inside(row.element())));
+                pointer.studio.time().selectKeys(KeyClip.all(pointer.studio.timeline(), pointer.inside(row.element())));
             }
         }
     }

@@ -22,7 +22,7 @@ final class TimeSnap {
         this.studio = studio;
         Timeline t = studio.timeline();
         t.markers().forEach(m -> magnets.add(m.time()));
-        magnets.add(studio.playhead());
+        magnets.add(studio.time().playhead());
         magnets.add(0L);
         magnets.add(t.duration());
         if (t.range() != null) {

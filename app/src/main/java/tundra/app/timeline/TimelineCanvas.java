@@ -54,7 +54,7 @@ public final class TimelineCanvas extends Pane {
     /** Only worked out when a screen reader asks. */
     @Override
     public Object queryAccessibleAttribute(AccessibleAttribute what, Object... more) {
-        return what == AccessibleAttribute.TEXT ? SpokenWords.timeline(studio.timeline(), studio.playhead(), studio.keys().size())
+        return what == AccessibleAttribute.TEXT ? SpokenWords.timeline(studio.timeline(), studio.time().playhead(), studio.time().keys().size())
                 : super.queryAccessibleAttribute(what, more);
     }
 
@@ -96,7 +96,7 @@ public final class TimelineCanvas extends Pane {
             studio.selection().forEach(rows::unfold);
             reveal = true;
         }
-        if (!studio.onlyTimeGoesOn(what)) {
+        if (!studio.time().onlyGoesOn(what)) {
             redraw();
         } else if (!queued && getScene() != null) {
             canvas.paintOver(g -> painter.values(g, RULER, scrollY, getHeight(), Palette.of(studio.dark())));
@@ -111,14 +111,14 @@ public final class TimelineCanvas extends Pane {
     }
 
     private void playhead() {
-        playhead.show(studio.playhead(), scale, getWidth(), getHeight(), Palette.of(studio.dark()), studio.dark());
+        playhead.show(studio.time().playhead(), scale, getWidth(), getHeight(), Palette.of(studio.dark()), studio.dark());
     }
 
     /** While it plays the view turns over when the playhead leaves it. */
     private void keepPlayheadInView() {
-        double x = scale.x(studio.playhead());
+        double x = scale.x(studio.time().playhead());
         if (!fitted && (x > getWidth() - MARGIN || x < scale.left())) {
-            scale = new TimeScale(scale.left(), studio.playhead(), scale.perSecond());
+            scale = new TimeScale(scale.left(), studio.time().playhead(), scale.perSecond());
             redraw();
         }
     }
@@ -141,7 +141,7 @@ public final class TimelineCanvas extends Pane {
     /** Zooms around the playhead. */
     public void zoom(double factor) {
         fitted = false;
-        scale = scale.zoomed(factor, Math.max(scale.left(), scale.x(studio.playhead())));
+        scale = scale.zoomed(factor, Math.max(scale.left(), scale.x(studio.time().playhead())));
         redraw();
     }
 
@@ -233,7 +233,7 @@ public final class TimelineCanvas extends Pane {
         if (m == null) {
             return;
         }
-        studio.chooseInTime(id);
+        studio.time().select(id);
         NameField.open(this, Math.max(HEAD + 2, Math.min(getWidth() - 132, scale.x(m.time()))), 0, 130, m.name(),
                 name -> studio.edit("Rename marker " + m.name(),
                 b -> b.mapTimeline(studio.timeline().id(), t -> Markers.rename(t, id, name))));
@@ -251,8 +251,8 @@ public final class TimelineCanvas extends Pane {
 
     /** Sets a key of a property at the playhead, or takes it away when there is one. */
     public static void toggleKey(Studio studio, String element, Property<?> p) {
-        Timeline t = studio.timelineOf(element, p);
-        long at = studio.playhead();
+        Timeline t = studio.time().moving(element, p);
+        long at = studio.time().playhead();
         studio.edit((Keys.isAt(t, element, p, at) ? "Delete " : "Add ") + p.label().toLowerCase(Locale.ROOT) + " key",
                 b -> Keys.toggle(b, t.id(), element, p, at));
     }

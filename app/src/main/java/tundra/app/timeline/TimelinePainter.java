@@ -65,7 +65,7 @@ final class TimelinePainter {
             row(g, t, r, scale, top + r.y() - scrollY, w, colors);
         }
         grips.forEach(x -> LanePainter.grip(g, x, beads, colors));
-        beads.forEach(b -> LanePainter.bead(g, b, studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(),
+        beads.forEach(b -> LanePainter.bead(g, b, studio.time().keys().contains(b.ref()), b.ref().time() == studio.time().playhead(),
                 ownKeys(studio.timeline(), b.ref().element(), b.ref().property()), colors));
         for (TimeRows.Row r : seen) {
             side(g, t, r, top + r.y() - scrollY, colors);
@@ -99,7 +99,8 @@ final class TimelinePainter {
         } else if (own) {
             bar(g, t, r, scale, y, w, selected, colors);
         } else {
-            var drawn = LanePainter.draw(g, t, r, r.property(), studio.builder().path(t.id(), r.element()), scale, y, w, selected, studio.keys(),
+            var drawn = LanePainter.draw(g, t, r, r.property(), studio.picture().builder().path(t.id(), r.element()), scale, y, w, selected,
+                    studio.time().keys(),
                     colors);
             beads.addAll(drawn.beads());
             grips.addAll(drawn.grips());
@@ -251,7 +252,7 @@ final class TimelinePainter {
         g.setFont(mono(11));
         g.setTextAlign(TextAlignment.RIGHT);
         g.fillText(shownValue(r.element(), p), HEAD - 28, mid);
-        keyButton(g, HEAD - 15, mid, t.track(r.element(), p).keyAt(studio.playhead()) != null, colors);
+        keyButton(g, HEAD - 15, mid, t.track(r.element(), p).keyAt(studio.time().playhead()) != null, colors);
     }
 
     private <T> String shownValue(String element, Property<T> p) {
@@ -288,7 +289,7 @@ final class TimelinePainter {
         double a = scale.x(s.start()), b = scale.x(s.start() + length);
         g.setFill(colors.interactionSoft());
         g.fillRoundRect(a, y + 4, b - a, r.height() - 9, 8, 8);
-        if (s.equals(studio.sound())) {
+        if (s.equals(studio.time().sound())) {
             g.setStroke(colors.interaction());
             g.setLineWidth(1.5);
             g.strokeRoundRect(a, y + 4, b - a, r.height() - 9, 8, 8);

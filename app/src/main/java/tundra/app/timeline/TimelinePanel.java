@@ -69,7 +69,7 @@ public final class TimelinePanel extends StackPane {
         chooser.setOnShowing(e -> choices(commands));
         studio.listen(what -> {
             if (what.contains(Aspect.PLAYING)) {
-                play.setMark((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(18), LightLabel.Place.BEFORE);
+                play.setMark((studio.time().playing() ? Icon.PAUSE : Icon.PLAY).node(18), LightLabel.Place.BEFORE);
                 loop.setSelected(playback.loop());
             }
             refresh();
@@ -85,8 +85,8 @@ public final class TimelinePanel extends StackPane {
     }
 
     private void refresh() {
-        time.setText(TimeText.clock(studio.playhead()));
-        frame.setText("f" + studio.project().frameAt(studio.playhead()));
+        time.setText(TimeText.clock(studio.time().playhead()));
+        frame.setText("f" + studio.project().frameAt(studio.time().playhead()));
         chooser.setText(studio.timeline().name());
     }
 
@@ -110,7 +110,7 @@ public final class TimelinePanel extends StackPane {
             var item = new CheckMenuItem(t.name() + "   " + TimeText.seconds(t.duration()) + (t.starts() ? " · starts by itself" : "")
                     + (t.loop() ? " · loops" : ""));
             item.setSelected(t == studio.timeline());
-            item.setOnAction(e -> studio.showTimeline(t.id()));
+            item.setOnAction(e -> studio.time().choose(t.id()));
             chooser.getItems().add(item);
         }
         var add = new MenuItem("New timeline");

@@ -147,21 +147,21 @@ final class TimelinePointerHandler {
 
     private void pressBead(MouseEvent e, LanePainter.Bead b, TimeRows.Row row) {
         if (e.isShiftDown()) {
-            var next = new LinkedHashSet<>(studio.keys());
+            var next = new LinkedHashSet<>(studio.time().keys());
             if (!next.remove(b.ref())) {
                 next.add(b.ref());
             }
-            studio.selectKeys(next);
-        } else if (!studio.keys().contains(b.ref())) {
-            studio.selectKeys(List.of(b.ref()));
+            studio.time().selectKeys(next);
+        } else if (!studio.time().keys().contains(b.ref())) {
+            studio.time().selectKeys(List.of(b.ref()));
         }
         boolean editor = row != null && row.editor();
-        drag = new Drag.Move(e.getX(), e.getY(), Set.copyOf(studio.keys()), b, editor ? values(row, b.part()) : null,
-                snap(studio.keys()), new Object(), false);
+        drag = new Drag.Move(e.getX(), e.getY(), Set.copyOf(studio.time().keys()), b, editor ? values(row, b.part()) : null,
+                snap(studio.time().keys()), new Object(), false);
     }
 
     private LanePainter.Scale values(TimeRows.Row row, int part) {
-        return LanePainter.scaleOf(studio.timeline(), row, row.property(), studio.builder().path(studio.timeline().id(), row.element()), part, view.topOf(row));
+        return LanePainter.scaleOf(studio.timeline(), row, row.property(), studio.picture().builder().path(studio.timeline().id(), row.element()), part, view.topOf(row));
     }
 
     private void pressSpace(MouseEvent e, TimeRows.Row row) {
@@ -174,12 +174,12 @@ final class TimelinePointerHandler {
             // to the drawing that was meant
             studio.select(List.of(book.id()));
             studio.setDesk(Desk.DRAW);
-            studio.seek((long) view.scale.time(e.getX()));
-            studio.book().goTo(f.indexAt(f.frameAt(studio.mainTime())));
+            studio.time().seek((long) view.scale.time(e.getX()));
+            studio.book().goTo(f.indexAt(f.frameAt(studio.picture().mainTime())));
             return;
         }
         if (row != null && row.sound() != null) {
-            studio.chooseInTime(row.sound().id());
+            studio.time().select(row.sound().id());
             drag = new Drag.MoveSound(row.sound(), e.getX(), snap(Set.of()), new Object());
             return;
         }
@@ -209,7 +209,7 @@ final class TimelinePointerHandler {
         long time = studio.project().snap(at);
         studio.edit("Add " + p.label().toLowerCase(Locale.ROOT) + " key of " + row.name(),
                 b -> Keys.addAt(b, studio.timeline().id(), row.element(), p, time));
-        studio.selectKeys(List.of(new Keys.Ref(row.element(), p, time)));
+        studio.time().selectKeys(List.of(new Keys.Ref(row.element(), p, time)));
     }
 
     /** Chooses what a menu is opened on. */
@@ -217,17 +217,17 @@ final class TimelinePointerHandler {
         TimeRows.Row row = view.rowAt(y);
         Marker m = hits.markerAt(x, y);
         if (m != null) {
-            studio.chooseInTime(m.id());
+            studio.time().select(m.id());
             return;
         }
         if (row != null && row.sound() != null) {
-            studio.chooseInTime(row.sound().id());
+            studio.time().select(row.sound().id());
             return;
         }
-        studio.chooseInTime(null);
+        studio.time().select(null);
         var bead = view.painter.beads.stream().filter(b -> Math.hypot(b.x() - x, b.y() - y) <= TimelineHits.REACH).findFirst().orElse(null);
-        if (bead != null && !studio.keys().contains(bead.ref())) {
-            studio.selectKeys(List.of(bead.ref()));
+        if (bead != null && !studio.time().keys().contains(bead.ref())) {
+            studio.time().selectKeys(List.of(bead.ref()));
         } else if (bead == null && row != null && row.sound() == null && !row.element().equals(Board.CANVAS)) {
             studio.select(List.of(holder(row.element())));
         }
@@ -239,7 +239,7 @@ final class TimelinePointerHandler {
         double time = view.scale.time(e.getX());
         boolean free = e.isShortcutDown();
         switch (drag) {
-            case Drag.Scrub s -> studio.seek((long) time);
+            case Drag.Scrub s -> studio.time().seek((long) time);
             case Drag.Move m -> move(m, e, free);
             case Drag.Stretch s -> stretch(s, s.snap().at(time, view.scale, free), free);
             case Drag.Ease g -> ease(g, time, e.getY());
@@ -304,7 +304,7 @@ final class TimelinePointerHandler {
             Board out = rise == 0 ? b : KeyValues.shift(b, timeline, m.refs(), m.held().ref(), m.held().part(), rise, !free);
             return Keys.retime(out, timeline, m.refs(), k -> k + by);
         });
-        studio.selectKeys(Keys.moved(m.refs(), k -> k + by));
+        studio.time().selectKeys(Keys.moved(m.refs(), k -> k + by));
     }
 
     private void stretch(Drag.Stretch s, long to, boolean free) {
@@ -315,7 +315,7 @@ final class TimelinePointerHandler {
         LongUnaryOperator stretched = Keys.stretch(studio.timeline(), s.around(), factor, free ? k -> k : studio.project()::snap);
         LongUnaryOperator times = k -> k == s.held() ? to : stretched.applyAsLong(k);
         studio.again("Stretch " + s.refs().size() + " keys", s.merge(), b -> Keys.retime(b, studio.timeline().id(), s.refs(), times));
-        studio.selectKeys(Keys.moved(s.refs(), times));
+        studio.time().selectKeys(Keys.moved(s.refs(), times));
     }
 
     private void ease(Drag.Ease g, double time, double y) {
@@ -340,17 +340,17 @@ final class TimelinePointerHandler {
         if (drag instanceof Drag.Marquee m) {
             if (m.area() == null || m.area().width() + m.area().height() < 4) {
                 if (!m.add()) {
-                    studio.selectKeys(List.of());
+                    studio.time().selectKeys(List.of());
                 }
             } else {
-                var found = new LinkedHashSet<>(m.add() ? studio.keys() : Set.<Keys.Ref>of());
+                var found = new LinkedHashSet<>(m.add() ? studio.time().keys() : Set.<Keys.Ref>of());
                 view.painter.beads.stream().filter(b -> m.area().contains(new Point(b.x(), b.y()))).forEach(b -> found.add(b.ref()));
-                studio.selectKeys(found);
+                studio.time().selectKeys(found);
             }
         } else if (drag instanceof Drag.Head h && h.at().contains(new Point(e.getX(), e.getY()))) {
             h.done().run();
         } else if (drag instanceof Drag.Move m && !m.moved() && m.held() == null) {
-            studio.selectKeys(m.refs());
+            studio.time().selectKeys(m.refs());
         }
         drag = null;
         view.redraw();
@@ -362,11 +362,11 @@ final class TimelinePointerHandler {
         switch (drag) {
             case Drag.Move m -> {
                 studio.cancel(m.merge());
-                studio.selectKeys(m.refs());
+                studio.time().selectKeys(m.refs());
             }
             case Drag.Stretch s -> {
                 studio.cancel(s.merge());
-                studio.selectKeys(s.refs());
+                studio.time().selectKeys(s.refs());
             }
             case Drag.Ease g -> studio.cancel(g.merge());
             case Drag.Trim t -> studio.cancel(t.merge());

@@ -43,7 +43,8 @@ public final class BlockOverlay implements Overlay {
             });
         }
         blocks.forEach(e -> {
-            if (Blocks.of(e) instanceof Content.Block b && words(b) instanceof String words && studio.placed(e.id()) instanceof Frame.Placed p) {
+            if (Blocks.of(e) instanceof Content.Block b && words(b) instanceof String words && studio.picture()
+                    .placed(e.id()) instanceof Frame.Placed p) {
                 var c = p.corners().stream().map(v::toView).toList();
                 g.save();
                 g.setStroke(Color.web("#1C6A5E"));

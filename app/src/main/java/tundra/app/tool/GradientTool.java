@@ -91,7 +91,7 @@ public final class GradientTool implements Tool {
             return all.getFirst();
         }
         if (studio.selected() == null) {
-            var under = HitTest.under(studio.frame(), p.at(), 3 / p.viewport().zoom());
+            var under = HitTest.under(studio.picture().frame(), p.at(), 3 / p.viewport().zoom());
             if (!under.isEmpty()) {
                 studio.select(List.of(under.getFirst().getLast()));
             }
@@ -107,7 +107,7 @@ public final class GradientTool implements Tool {
     }
 
     private Shown placed(Element e, Property<Paint> p, Gradient g) {
-        Frame.Placed placed = studio.frame().find(e.id());
+        Frame.Placed placed = studio.picture().frame().find(e.id());
         return placed == null || !placed.toCanvas().invertible() ? null : new Shown(p, g, placed.node().box(), placed.toCanvas());
     }
 

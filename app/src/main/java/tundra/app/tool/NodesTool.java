@@ -83,7 +83,7 @@ public final class NodesTool implements Tool {
         var out = new ArrayList<Shown>();
         for (String id : studio.selection()) {
             Element e = studio.board().find(id);
-            Frame.Placed placed = e == null || e.locked() ? null : studio.frame().find(id);
+            Frame.Placed placed = e == null || e.locked() ? null : studio.picture().frame().find(id);
             if (placed != null && e.content() instanceof Content.Shape s) {
                 Outline o = s instanceof Content.Path p ? seen(e.id(), p) : ElementPaint.form(s, e.rest()).outline();
                 Point box = s instanceof Content.Path p ? p.box() : e.rest().get(Properties.SIZE);
@@ -101,7 +101,7 @@ public final class NodesTool implements Tool {
     }
 
     private boolean keyed(String id) {
-        return studio.timelineOf(id, Properties.OUTLINE).track(id, Properties.OUTLINE) != null;
+        return studio.time().moving(id, Properties.OUTLINE).track(id, Properties.OUTLINE) != null;
     }
 
     Set<Ref> chosenOf(Shown s) {
@@ -124,7 +124,7 @@ public final class NodesTool implements Tool {
             choose(n, p);
         }
         if (over == null) {
-            var under = HitTest.under(studio.frame(), p.at(), 3 / p.viewport().zoom());
+            var under = HitTest.under(studio.picture().frame(), p.at(), 3 / p.viewport().zoom());
             if (!under.isEmpty() && !studio.selection().contains(under.getFirst().getLast())) {
                 String id = under.getFirst().getLast();
                 var ids = new LinkedHashSet<>(p.shift() ? studio.selection() : Set.<String>of());
@@ -258,7 +258,7 @@ public final class NodesTool implements Tool {
                 chosen.clear();
             }
             if (m.from().distance(m.to()) * p.viewport().zoom() < START) {
-                if (!m.add() && HitTest.under(studio.frame(), p.at(), 3 / p.viewport().zoom()).isEmpty()) {
+                if (!m.add() && HitTest.under(studio.picture().frame(), p.at(), 3 / p.viewport().zoom()).isEmpty()) {
                     studio.select(List.of());
                 }
             } else {

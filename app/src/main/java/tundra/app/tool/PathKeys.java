@@ -40,14 +40,14 @@ public final class PathKeys {
 
     /** The position keys of an element; null for none. */
     public Track<Point> track(Element e) {
-        Timeline t = e == null ? null : studio.timelineOf(e.id(), Properties.POSITION);
+        Timeline t = e == null ? null : studio.time().moving(e.id(), Properties.POSITION);
         return t == null ? null : t.track(e.id(), Properties.POSITION);
     }
 
     /** From the coordinates of an element's parent to the canvas. */
     public Affine toCanvas(Element e) {
         List<String> path = studio.board().path(e.id());
-        Frame.Placed parent = path.size() < 2 ? null : studio.frame().find(path.get(path.size() - 2));
+        Frame.Placed parent = path.size() < 2 ? null : studio.picture().frame().find(path.get(path.size() - 2));
         return parent == null ? Affine.IDENTITY : parent.toCanvas();
     }
 
@@ -58,11 +58,11 @@ public final class PathKeys {
             return null;
         }
         Affine m = toCanvas(e);
-        String timeline = studio.timelineOf(e.id(), Properties.POSITION).id();
+        String timeline = studio.time().moving(e.id(), Properties.POSITION).id();
         var path = new MotionPath(track);
         for (Key<Point> k : path.keys()) {
             var ref = new Keys.Ref(e.id(), Properties.POSITION, k.time());
-            if (studio.keys().contains(ref)) {
+            if (studio.time().keys().contains(ref)) {
                 for (Part part : List.of(Part.IN, Part.OUT)) {
                     Point h = part == Part.IN ? k.in() : k.out();
                     if (!h.equals(Point.ZERO) && near(p, m.apply(k.value().plus(h)), REACH)) {
@@ -75,7 +75,7 @@ public final class PathKeys {
         if (k != null) {
             var ref = new Keys.Ref(e.id(), Properties.POSITION, k.time());
             // with Alt a handle is pulled out of the key
-            return new Grip(ref, p.alt() && studio.keys().contains(ref) ? Part.OUT : Part.KEY, k, timeline);
+            return new Grip(ref, p.alt() && studio.time().keys().contains(ref) ? Part.OUT : Part.KEY, k, timeline);
         }
         return between(p, e, track, path, m, timeline);
     }
@@ -85,7 +85,7 @@ public final class PathKeys {
      * taken hold of does not count while the playhead stands elsewhere or edits go elsewhere, since a press there means the element.
      */
     private Key<Point> bead(Pointer p, Element e, MotionPath path, Affine m) {
-        Frame.Placed placed = studio.frame().find(e.id());
+        Frame.Placed placed = studio.picture().frame().find(e.id());
         Point pivot = placed == null ? null : p.viewport().toView(placed.toCanvas().apply(studio.target().valueAt(e.id(), Properties.PIVOT)
                 .times(placed.node().box())));
         Key<Point> best = null;
@@ -94,7 +94,7 @@ public final class PathKeys {
             Point at = p.viewport().toView(m.apply(k.value()));
             double d = at.distance(p.view());
             // keys of a way with one easing stand where they are passed, which is seldom on a frame
-            boolean here = studio.target().scope() == EditScope.KEY && Math.abs(k.time() - studio.playhead()) <= (WholeWay.is(path.track())
+            boolean here = studio.target().scope() == EditScope.KEY && Math.abs(k.time() - studio.time().playhead()) <= (WholeWay.is(path.track())
                     ? studio.project().frameTime(1) / 2 : 0);
             if (here && d <= REACH) {
                 return k;
@@ -110,7 +110,7 @@ public final class PathKeys {
 
     /** A place on the line where a key can be added: beside the art of the element, which a press there means. */
     private Grip between(Pointer p, Element e, Track<Point> track, MotionPath path, Affine m, String timeline) {
-        Frame.Placed placed = studio.frame().find(e.id());
+        Frame.Placed placed = studio.picture().frame().find(e.id());
         Rect art = placed == null ? null : placed.bounds();
         if (art != null && art.contains(p.at())) {
             return null;
@@ -153,7 +153,7 @@ public final class PathKeys {
     /** What a drag of what lies under the pointer would do, where it isn't what the strip says anyway; null for nothing. */
     String words(Pointer p) {
         Grip g = at(p);
-        if (g == null || g.part() == Part.KEY && g.ref().time() == studio.playhead()) {
+        if (g == null || g.part() == Part.KEY && g.ref().time() == studio.time().playhead()) {
             return null;
         }
         String name = studio.board().find(g.ref().element()).name(), at = TimeText.seconds(g.ref().time());
@@ -167,7 +167,7 @@ public final class PathKeys {
     /** Selects a key and goes to its time; on the line between keys a new one is made first. Gives back what is held then. */
     Grip choose(Grip g, Object merge) {
         this.held = -1;
-        studio.showTimeline(g.timeline());
+        studio.time().choose(g.timeline());
         Grip held = g;
         if (g.part() == Part.NEW) {
             Element e = studio.board().find(g.ref().element());
@@ -175,8 +175,8 @@ public final class PathKeys {
             Key<Point> made = track(e).keyAt(g.ref().time());
             held = new Grip(g.ref(), Part.KEY, made, g.timeline());
         }
-        studio.selectKeys(List.of(g.ref()));
-        studio.seek(g.ref().time());
+        studio.time().selectKeys(List.of(g.ref()));
+        studio.time().seek(g.ref().time());
         return held;
     }
 
@@ -201,7 +201,7 @@ public final class PathKeys {
     private void follow(Element e, int index, Grip g) {
         Track<Point> now = track(e);
         if (WholeWay.is(now) && index >= 0 && index < now.keys().size()) {
-            studio.selectKeys(List.of(new Keys.Ref(g.ref().element(), Properties.POSITION, now.keys().get(index).time())));
+            studio.time().selectKeys(List.of(new Keys.Ref(g.ref().element(), Properties.POSITION, now.keys().get(index).time())));
         }
     }
 

@@ -88,8 +88,8 @@ public final class PathOverlay implements Overlay {
         Point labelled = null;
         for (Key<Point> k : track.keys()) {
             Point at = v.toView(m.apply(k.value()));
-            boolean here = k.time() == studio.playhead();
-            boolean chosen = studio.keys().contains(new Keys.Ref(e.id(), Properties.POSITION, k.time()));
+            boolean here = k.time() == studio.time().playhead();
+            boolean chosen = studio.time().keys().contains(new Keys.Ref(e.id(), Properties.POSITION, k.time()));
             g.setFill(here || chosen ? colors.time() : Color.WHITE);
             g.setStroke(chosen && here ? Color.WHITE : colors.time());
             g.setLineWidth(2);
@@ -152,7 +152,7 @@ public final class PathOverlay implements Overlay {
 
     private void handles(SkiaGraphics g, Viewport v, Track<Point> track, Affine m, Palette colors, Element e) {
         for (Key<Point> k : new MotionPath(track).keys()) {
-            if (!studio.keys().contains(new Keys.Ref(e.id(), Properties.POSITION, k.time()))) {
+            if (!studio.time().keys().contains(new Keys.Ref(e.id(), Properties.POSITION, k.time()))) {
                 continue;
             }
             Point at = v.toView(m.apply(k.value()));

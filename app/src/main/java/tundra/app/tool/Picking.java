@@ -19,12 +19,12 @@ public final class Picking {
      * reactions are written touch areas come first, then what is seen, then what is hidden or faded at the playhead.
      */
     public static List<List<String>> under(Studio studio, Point at, double tolerance) {
-        Frame seen = studio.frame();
+        Frame seen = studio.picture().frame();
         List<List<String>> under = HitTest.under(seen, at, tolerance);
-        if (studio.desk() != Desk.INTERACT || studio.playing()) {
+        if (studio.desk() != Desk.INTERACT || studio.time().playing()) {
             return under;
         }
-        Frame all = Frames.of(studio.project(), Pickable.board(studio.board()), studio.fonts()).at(studio.moment());
+        Frame all = Frames.of(studio.project(), Pickable.board(studio.board()), studio.picture().fonts()).at(studio.picture().moment());
         var areas = new ArrayList<List<String>>();
         var unseen = new ArrayList<List<String>>();
         for (List<String> path : HitTest.under(all, at, tolerance)) {

@@ -61,7 +61,7 @@ public final class RegionTool implements Tool {
     }
 
     private CompletableFuture<RegionNet> net() {
-        Frame now = studio.frame();
+        Frame now = studio.picture().frame();
         if (net == null || of != now || gap != options.gap) {
             of = now;
             gap = options.gap;
@@ -103,11 +103,11 @@ public final class RegionTool implements Tool {
 
     @Override
     public void press(Pointer p) {
-        Frame at = studio.frame();
+        Frame at = studio.picture().frame();
         net().thenApplyAsync(n -> n.at(p.at()), worker).thenAccept(region -> Platform.runLater(() -> {
             if (region == null) {
                 tell.accept("Strokes don't enclose this place. A larger gap in the tool's options bridges openings.");
-            } else if (studio.frame() == at) {
+            } else if (studio.picture().frame() == at) {
                 fill(region, p.at());
             }
         }));
@@ -122,7 +122,7 @@ public final class RegionTool implements Tool {
         }
         Element e = DrawnShapes.path("Fill", region, Values.NONE.with(Properties.FILL, paint));
         if (e != null) {
-            Frame seen = studio.frame();
+            Frame seen = studio.picture().frame();
             studio.edit("Fill region", b -> Arrange.beneathStrokes(studio.add(b, e), e.id(), seen, region.bounds()));
             hover = null;
         }
@@ -131,9 +131,9 @@ public final class RegionTool implements Tool {
     /** What fills the region already: an area without a stroke that is as large; null for none. */
     private Element filled(Outline region, Point at) {
         Rect wanted = region.bounds();
-        for (List<String> path : HitTest.under(studio.frame(), at, 0)) {
+        for (List<String> path : HitTest.under(studio.picture().frame(), at, 0)) {
             Element e = studio.board().find(path.getLast());
-            Rect box = studio.frame().find(path.getLast()).bounds();
+            Rect box = studio.picture().frame().find(path.getLast()).bounds();
             double off = Math.max(box.topLeft().distance(wanted.topLeft()), box.bottomRight().distance(wanted.bottomRight()));
             if (e.content() instanceof Content.Path && !studio.target().valueAt(e.id(), Properties.STROKE).visible() && off <= SAME) {
                 return e;

@@ -89,7 +89,7 @@ public final class SelectTool implements Tool {
             gesture = new Gesture.Typing();
             return;
         }
-        Frame frame = studio.frame();
+        Frame frame = studio.picture().frame();
         gesture = onHandle(p, frame);
         if (gesture == null && studio.desk() == Desk.ANIMATE && pathKeys.at(p) instanceof PathKeys.Grip grip) {
             var merge = new Object();
@@ -119,7 +119,7 @@ public final class SelectTool implements Tool {
 
     private Gesture onHandle(Pointer p, Element one, Frame.Placed placed) {
         if (Handles.knob(placed, p.viewport()).distance(p.view()) <= Handles.REACH) {
-            Values v = studio.valuesOf(one.id());
+            Values v = studio.picture().valuesOf(one.id());
             Point centre = placed.toCanvas().apply(v.get(Properties.PIVOT).times(placed.node().box()));
             return new Gesture.Turn(one.id(), centre, HandleDrags.angle(centre, p.at()), v.get(Properties.ROTATION), new Object());
         }
@@ -133,7 +133,7 @@ public final class SelectTool implements Tool {
         if (options.bounds && one.content() instanceof Content.Parent) {
             return new Gesture.Bounds(one.id(), h.place(), placed.node().box(), placed.toCanvas(), new Object());
         }
-        Values v = studio.valuesOf(one.id());
+        Values v = studio.picture().valuesOf(one.id());
         Affine parent = placed.toCanvas().times(placed.node().toParent().inverse());
         return new Gesture.Resize(one.id(), p.at(), parent, new Resizing(one.content(), v, placed.node().box(), h.place()), new Object());
     }
@@ -218,14 +218,14 @@ public final class SelectTool implements Tool {
         var positions = new LinkedHashMap<String, Point>();
         Rect bounds = null;
         for (String id : studio.selection()) {
-            Frame.Placed placed = studio.frame().find(id);
+            Frame.Placed placed = studio.picture().frame().find(id);
             if (placed != null && !studio.board().find(id).locked()) {
                 positions.put(id, studio.target().valueAt(id, Properties.POSITION));
                 bounds = placed.bounds().union(bounds);
             }
         }
         return positions.isEmpty() ? null : new Gesture.Move(from, positions, bounds,
-                Snapping.around(studio.frame(), parent(positions.keySet().iterator().next()), positions.keySet(), studio.board().lines()),
+                Snapping.around(studio.picture().frame(), parent(positions.keySet().iterator().next()), positions.keySet(), studio.board().lines()),
                 new Object());
     }
 
@@ -266,7 +266,7 @@ public final class SelectTool implements Tool {
         if (path.size() < 2) {
             return by;
         }
-        Frame.Placed parent = studio.frame().find(path.get(path.size() - 2));
+        Frame.Placed parent = studio.picture().frame().find(path.get(path.size() - 2));
         return parent == null ? by : parent.toCanvas().inverse().applyOffset(by);
     }
 
@@ -281,7 +281,7 @@ public final class SelectTool implements Tool {
     public void release(Pointer p) {
         if (gesture instanceof Gesture.Marquee m && m.from().distance(m.to()) * p.viewport().zoom() >= START) {
             var found = new LinkedHashSet<>(m.add() ? studio.selection() : List.<String>of());
-            found.addAll(HitTest.meeting(studio.frame(), studio.groups().inside(), Rect.of(m.from(), m.to())));
+            found.addAll(HitTest.meeting(studio.picture().frame(), studio.groups().inside(), Rect.of(m.from(), m.to())));
             studio.select(found);
         } else if (gesture instanceof Gesture.Marquee m && !m.add() && studio.groups().inside() != null && !studio.book().is()) {
             // a press on nothing that marks nothing leaves the group
@@ -319,12 +319,12 @@ public final class SelectTool implements Tool {
     public void move(Pointer p) {
         hover = p.at();
         if (studio.pathsShown() == PathsShown.POINTER) {
-            var under = HitTest.under(studio.frame(), p.at(), 3 / p.viewport().zoom());
+            var under = HitTest.under(studio.picture().frame(), p.at(), 3 / p.viewport().zoom());
             onHover.accept(under.isEmpty() ? null : choice.choices(under).getFirst());
         }
-        studio.target().setPointed(studio.desk() == Desk.ANIMATE && onHandle(p, studio.frame()) == null ? pathKeys.words(p) : null);
+        studio.target().setPointed(studio.desk() == Desk.ANIMATE && onHandle(p, studio.picture().frame()) == null ? pathKeys.words(p) : null);
         Element one = studio.selected();
-        Frame.Placed placed = one == null || one.locked() ? null : studio.frame().find(one.id());
+        Frame.Placed placed = one == null || one.locked() ? null : studio.picture().frame().find(one.id());
         cursor = Cursor.DEFAULT;
         Rect around = Selected.bounds(studio);
         Handles.Handle ofAll = around == null ? null : Handles.at(Handles.of(around, p.viewport()), p.view());
@@ -366,8 +366,8 @@ public final class SelectTool implements Tool {
             g.fillRect(r.x(), r.y(), r.width(), r.height());
             g.strokeRect(Math.floor(r.x()) + 0.5, Math.floor(r.y()) + 0.5, Math.round(r.width()), Math.round(r.height()));
         } else if (gesture == null && hover != null && studio.selection().isEmpty()) {
-            var under = new ArrayList<>(HitTest.under(studio.frame(), hover, 3 / v.zoom()));
-            if (!under.isEmpty() && studio.frame().find(under.getFirst().getFirst()) instanceof Frame.Placed placed) {
+            var under = new ArrayList<>(HitTest.under(studio.picture().frame(), hover, 3 / v.zoom()));
+            if (!under.isEmpty() && studio.picture().frame().find(under.getFirst().getFirst()) instanceof Frame.Placed placed) {
                 SelectionOverlay.outline(g, v, placed, Palette.of(studio.dark()).space().deriveColor(0, 1, 1, 0.6), 1);
             }
         }

@@ -66,7 +66,7 @@ public final class Selected {
         for (String id : studio.selection()) {
             Frame.Placed placed = free(studio, id);
             if (placed != null) {
-                parts.add(new ResizingSeveral.Part(id, studio.board().find(id).content(), studio.valuesOf(id),
+                parts.add(new ResizingSeveral.Part(id, studio.board().find(id).content(), studio.picture().valuesOf(id),
                         placed.node().box(), placed.toCanvas().times(placed.node().toParent().inverse())));
             }
         }
@@ -74,7 +74,7 @@ public final class Selected {
     }
 
     private static Frame.Placed free(Studio studio, String id) {
-        Frame.Placed placed = studio.placed(id);
+        Frame.Placed placed = studio.picture().placed(id);
         return placed == null || placed.node().locked() ? null : placed;
     }
 }

@@ -74,7 +74,7 @@ public final class SelectionOverlay implements Overlay {
         double width = tools.kind() == ToolKind.SELECT ? 1.5 : 1;
         g.beginPath();
         for (String id : studio.selection().stream().limit(MOST).toList()) {
-            Frame.Placed placed = studio.placed(id);
+            Frame.Placed placed = studio.picture().placed(id);
             if (placed != null && !upright(g, v, placed, colors.space(), width)) {
                 trace(g, v, placed);
             }
@@ -82,7 +82,7 @@ public final class SelectionOverlay implements Overlay {
         g.setStroke(colors.space());
         g.setLineWidth(width);
         g.stroke();
-        Rect around = studio.playing() || tools.kind() != ToolKind.SELECT ? null : Selected.bounds(studio);
+        Rect around = studio.time().playing() || tools.kind() != ToolKind.SELECT ? null : Selected.bounds(studio);
         if (around != null) {
             Point a = v.toView(around.topLeft()), b = v.toView(around.bottomRight());
             g.setStroke(colors.space());
@@ -96,8 +96,8 @@ public final class SelectionOverlay implements Overlay {
             HandleMarks.round(g, knob, 4, Color.WHITE, colors.space());
         }
         Element one = studio.selected();
-        Frame.Placed placed = one == null ? null : studio.frame().find(one.id());
-        if (placed == null || studio.playing() || tools.kind() != ToolKind.SELECT) {
+        Frame.Placed placed = one == null ? null : studio.picture().frame().find(one.id());
+        if (placed == null || studio.time().playing() || tools.kind() != ToolKind.SELECT) {
             return;
         }
         if (!one.locked()) {
@@ -133,7 +133,7 @@ public final class SelectionOverlay implements Overlay {
 
     /** The group that is being edited, so that it is plain where a drawing goes. */
     private void inside(SkiaGraphics g, Viewport v, Palette colors) {
-        Frame.Placed group = studio.groups().inside() == null ? null : studio.frame().find(studio.groups().inside());
+        Frame.Placed group = studio.groups().inside() == null ? null : studio.picture().frame().find(studio.groups().inside());
         if (group != null) {
             g.setLineDashes(5, 4);
             outline(g, v, group, colors.space().deriveColor(0, 1, 1, 0.7), 1.2);

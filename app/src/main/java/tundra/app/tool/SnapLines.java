@@ -28,13 +28,15 @@ final class SnapLines {
     /** What the pointer's place snaps to; nothing with Ctrl. */
     static Snapping.Snap at(Studio studio, Pointer p) {
         Point at = whole(p);
-        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.frame(), studio.groups().inside(), studio.selection(), studio.board().lines())
+        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.picture().frame(), studio.groups().inside(), studio.selection(), studio.board()
+                .lines())
                 .of(new Rect(at.x(), at.y(), 0, 0), NEAR / p.viewport().zoom());
     }
 
     /** What the end of a drag that draws a box snaps to. */
     static Snapping.Snap corner(Studio studio, Point pressed, Pointer p) {
-        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.frame(), studio.groups().inside(), studio.selection(), studio.board().lines())
+        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.picture().frame(), studio.groups().inside(), studio.selection(), studio.board()
+                .lines())
                 .corner(pressed, whole(p), NEAR / p.viewport().zoom());
     }
 

@@ -74,7 +74,7 @@ public final class TextEditing implements Overlay {
     private void hold(String element) {
         if (!Objects.equals(id, element)) {
             id = element;
-            studio.showAsWritten(element);
+            studio.picture().showAsWritten(element);
         }
     }
 
@@ -109,7 +109,7 @@ public final class TextEditing implements Overlay {
             return false;
         }
         boolean select = e.isShiftDown(), word = e.isShortcutDown();
-        var places = new CaretPlaces(spaced(t), studio.fonts());
+        var places = new CaretPlaces(spaced(t), studio.picture().fonts());
         TextCaret next = switch (e.getCode()) {
             case LEFT -> word ? caret.word(false, select) : caret.step(false, select);
             case RIGHT -> word ? caret.word(true, select) : caret.step(true, select);
@@ -157,7 +157,7 @@ public final class TextEditing implements Overlay {
     // --- the pointer ---
 
     private Point local(Point canvas) {
-        Frame.Placed p = studio.frame().find(id);
+        Frame.Placed p = studio.picture().frame().find(id);
         return p == null ? null : p.toCanvas().inverse().apply(canvas);
     }
 
@@ -167,17 +167,17 @@ public final class TextEditing implements Overlay {
         if (t == null) {
             return false;
         }
-        Frame.Placed placed = studio.frame().find(id);
+        Frame.Placed placed = studio.picture().frame().find(id);
         Point at = local(p.at());
         if (at == null || !new Rect(0, 0, placed.node().box().x(), placed.node().box().y()).grow(6).contains(at)) {
             end();
             return false;
         }
         if (p.clicks() > 1) {
-            caret = caret.at(new CaretPlaces(spaced(t), studio.fonts()).index(at), false).word(false, false);
+            caret = caret.at(new CaretPlaces(spaced(t), studio.picture().fonts()).index(at), false).word(false, false);
             caret = new TextCaret(caret.text(), caret.word(true, true).caret(), caret.caret());
         } else {
-            caret = caret.at(new CaretPlaces(spaced(t), studio.fonts()).index(at), p.shift());
+            caret = caret.at(new CaretPlaces(spaced(t), studio.picture().fonts()).index(at), p.shift());
         }
         return true;
     }
@@ -185,19 +185,19 @@ public final class TextEditing implements Overlay {
     public void drag(Pointer p) {
         Content.Text t = text();
         if (t != null && local(p.at()) instanceof Point at) {
-            caret = caret.at(new CaretPlaces(spaced(t), studio.fonts()).index(at), true);
+            caret = caret.at(new CaretPlaces(spaced(t), studio.picture().fonts()).index(at), true);
         }
     }
 
     @Override
     public void draw(SkiaGraphics g, Viewport v) {
         Content.Text t = text();
-        Frame.Placed placed = t == null ? null : studio.frame().find(id);
+        Frame.Placed placed = t == null ? null : studio.picture().frame().find(id);
         if (placed == null) {
             return;
         }
         Palette colors = Palette.of(studio.dark());
-        var places = new CaretPlaces(spaced(t), studio.fonts());
+        var places = new CaretPlaces(spaced(t), studio.picture().fonts());
         for (ValueWords.Span s : ValueWords.in(t.text(), studio.project().values())) {
             fill(g, v, placed, places.selection(s.from(), s.to()), colors.interaction().deriveColor(0, 1, 1, 0.3));
         }

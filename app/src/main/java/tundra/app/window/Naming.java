@@ -24,7 +24,7 @@ final class Naming {
 
     /** Has a name typed where one is: in the outline, on the ruler for a marker, else where the element stands on the canvas. */
     void rename() {
-        if (window.studio.marker() != null) {
+        if (window.studio.time().marker() != null) {
             window.w.commands.run(CommandIds.MARKER_RENAME);
             return;
         }
@@ -46,7 +46,7 @@ final class Naming {
 
     /** Has a name typed where an element stands on the canvas. */
     void nameOnCanvas(Element e, Consumer<String> take) {
-        Frame.Placed there = window.studio.placed(e.id());
+        Frame.Placed there = window.studio.picture().placed(e.id());
         Point corner = window.w.canvas.viewport().toView((there == null ? window.studio.presence().unseenAt(e) : there).bounds().topLeft());
         Point2D at = window.layers.sceneToLocal(window.w.canvas.localToScene(Math.clamp(corner.x(), 0,
                 Math.max(0, window.w.canvas.getWidth() - NAME_WIDTH)),

@@ -213,7 +213,7 @@ final class Overlays {
         if (lesson != null) {
             lesson.leaveIt();
         }
-        lesson = new LessonPanel(studio, w.commands, Lesson.FIRST, studio::playing, trying, () -> studio.kept().outputs().stream()
+        lesson = new LessonPanel(studio, w.commands, Lesson.FIRST, studio.time()::playing, trying, () -> studio.kept().outputs().stream()
                 .anyMatch(o -> LastMade.of(w.settings, studio.kept(), o) != null), () -> {
             layers.getChildren().remove(lesson);
             lesson = null;

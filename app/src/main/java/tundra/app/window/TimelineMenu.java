@@ -36,9 +36,9 @@ final class TimelineMenu {
         var menu = new ContextMenu();
         open = menu;
         menu.setId("timeline-menu");
-        List<List<String>> parts = w.studio.sound() != null ? List.of() : w.studio.marker() != null ? MARKER : PARTS;
-        if (w.studio.sound() != null) {
-            sound(w, menu, w.studio.sound());
+        List<List<String>> parts = w.studio.time().sound() != null ? List.of() : w.studio.time().marker() != null ? MARKER : PARTS;
+        if (w.studio.time().sound() != null) {
+            sound(w, menu, w.studio.time().sound());
         }
         for (List<String> part : parts) {
             int before = menu.getItems().size();

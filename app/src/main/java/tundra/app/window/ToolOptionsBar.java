@@ -70,7 +70,7 @@ final class ToolOptionsBar extends HBox {
         for (boolean resting : new boolean[] {false, true}) {
             var b = new LightButton(resting ? "resting values" : "");
             b.setId(resting ? "seen-rest" : "seen-playhead");
-            b.setOnAction(() -> w.studio.setAtRest(resting));
+            b.setOnAction(() -> w.studio.picture().setAtRest(resting));
             Buttons.tip(b, resting ? "Shows everything without what its keys do; what is changed is how it rests"
                     : "Shows the canvas at the playhead");
             time.getChildren().add(b);
@@ -104,9 +104,9 @@ final class ToolOptionsBar extends HBox {
         time.setVisible(drawing);
         time.setManaged(drawing);
         if (drawing) {
-            ((LightButton) time.getChildren().get(0)).setText("at " + TimeText.seconds(w.studio.playhead()));
-            ((LightButton) time.getChildren().get(0)).setSelected(!w.studio.atRest());
-            ((LightButton) time.getChildren().get(1)).setSelected(w.studio.atRest());
+            ((LightButton) time.getChildren().get(0)).setText("at " + TimeText.seconds(w.studio.time().playhead()));
+            ((LightButton) time.getChildren().get(0)).setSelected(!w.studio.picture().atRest());
+            ((LightButton) time.getChildren().get(1)).setSelected(w.studio.picture().atRest());
         }
         note.setText(w.tools.kept() ? "kept in hand: draws one after the other · Escape puts it away" : hint());
         if (shown == w.tools.kind() && kept == w.tools.kept()) {

@@ -51,8 +51,8 @@ final class Trying {
                 leaveTry();
             }
             window.studio.navigation().showPlace(l.scene());
-            window.studio.showTimeline(l.timeline());
-            window.studio.seek(Math.round(l.at() * 1000));
+            window.studio.time().choose(l.timeline());
+            window.studio.time().seek(Math.round(l.at() * 1000));
         }
     }
 }

@@ -118,7 +118,9 @@ public final class WindowDialogs implements Dialogs {
         Dialog<Outside> d = dialog("Changed meanwhile");
         var head = new Label("“" + file + "” was changed by someone else since you opened it");
         head.getStyleClass().add("heading");
-        var words = Words.wrapped("Nothing was written yet. Keep both puts yours beside it under another name. Where yours is written over it, theirs stays as " + file + ".previous.");
+        var words = Words.wrapped(
+                "Nothing was written yet. Keep both puts yours beside it under another name. Where yours is written over it, theirs stays as " + file
+                + ".previous.");
         words.setMaxWidth(460);
         d.getDialogPane().setContent(new VBox(8, head, words));
         var both = new ButtonType("Keep both", ButtonBar.ButtonData.YES);

@@ -170,8 +170,8 @@ final class WindowKeys {
             window.w.canvas.redrawOverlay();
         } else if (!gaveUp && window.tries.trying) {
             window.tries.leaveTry();
-        } else if (!gaveUp && !window.studio.keys().isEmpty()) {
-            window.studio.selectKeys(List.of());
+        } else if (!gaveUp && !window.studio.time().keys().isEmpty()) {
+            window.studio.time().selectKeys(List.of());
         } else if (!gaveUp) {
             window.studio.select(List.of());
         }
