@@ -37,20 +37,9 @@ import tundra.core.model.Scene;
 
 /** What is selected, with its properties as numbers and colours. */
 public final class DetailsPanel extends TallPane {
-    private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE, Properties.OPACITY,
-            Properties.PIVOT, Properties.SKEW, Properties.HEADING, Properties.TOUCH, Properties.PARALLAX);
-    /** Of how an element follows its parent, what the diagram doesn't say. */
-    private static final List<Property<?>> FOLLOWING = List.of(Properties.WIDTH_IN, Properties.HEIGHT_IN, Properties.WAY_IN, Properties.RESIZE, Properties.RESIZE_POINT,
-            Properties.SIZE_IN, Properties.SIZE_LEAST, Properties.SIZE_MOST);
-    private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
-            Properties.STROKE_JOINS, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL);
-    private static final List<Property<?>> BLENDING = List.of(Properties.BLEND, Properties.ISOLATE);
-    private static final List<Property<?>> TYPE = List.of(Properties.FONT_SIZE, Properties.FONT_WEIGHT, Properties.LINE_HEIGHT, Properties.TEXT_ALIGN,
-            Properties.WRAP, Properties.LETTER_SPACING);
     private final Studio studio;
     private final Commands commands;
     private final Jobs jobs;
-    private static final List<Property<?>> ALONG = List.of(Properties.FACE_PATH, Properties.FRONT);
     private final BlockFiles blockFiles;
     private final ToolOptions options;
     private final PropertyRow.Needs needs;
@@ -84,7 +73,7 @@ public final class DetailsPanel extends TallPane {
         box.getStyleClass().add("details-box");
         setContent(box);
         easing = new Lazy<>(() -> new EasingSection(studio, settings));
-        later.setOnFinished(e -> PropertyRow.refresh(rows, studio.board()));
+        later.setOnFinished(e -> PropertyRow.refresh(rows, studio));
         studio.listen(this::changed);
         build();
     }
@@ -131,7 +120,7 @@ public final class DetailsPanel extends TallPane {
 
     private void refreshRows() {
         if (studio.selection().size() <= MANY) {
-            PropertyRow.refresh(rows, studio.board());
+            PropertyRow.refresh(rows, studio);
         } else if (later.getStatus() != Animation.Status.RUNNING) {
             later.playFromStart();
         }
@@ -153,7 +142,7 @@ public final class DetailsPanel extends TallPane {
     private void strokeRows() {
         Element e = studio.selected();
         for (PropertyRow<?> r : rows) {
-            if (e != null && STROKE.contains(r.property()) && r.property() != Properties.STROKE) {
+            if (e != null && PropertyGroups.STROKE.contains(r.property()) && r.property() != Properties.STROKE) {
                 r.setVisible(strokeSeen(e));
                 r.setManaged(r.isVisible());
             }
@@ -211,6 +200,7 @@ public final class DetailsPanel extends TallPane {
             ofDrawings = true;
             box.getChildren().add(drawings);
         }
+        PropertyRow.refresh(rows, studio);
         refreshEasing();
     }
 
@@ -224,18 +214,17 @@ public final class DetailsPanel extends TallPane {
     private void several() {
         List<Element> all = studio.selection().stream().map(studio.board()::find).toList();
         List<String> ids = all.stream().map(Element::id).toList();
-        var common = new ArrayList<>(Properties.of(all.getFirst()));
-        all.stream().map(Properties::of).distinct().forEach(common::retainAll);
+        List<Property<?>> common = Properties.common(all);
         box.getChildren().add(heading(all.size() + " elements", "selected"));
         if (studio.desk() == Desk.ADAPT) {
             ties(ids);
         }
         var together = new TogetherSection(studio, options);
         add(together, together::refresh);
-        section("Place", PLACE.stream().filter(p -> common.contains(p) && here(p)).toList(), ids);
-        section("Look", look(common), ids);
-        section("Stroke", STROKE.stream().filter(common::contains).toList(), ids);
-        section("Blending", BLENDING.stream().filter(common::contains).toList(), ids);
+        section("Place", PropertyGroups.PLACE.stream().filter(p -> common.contains(p) && PropertyGroups.shownAt(studio.desk(), p)).toList(), ids);
+        section("Look", PropertyGroups.look(common), ids);
+        section("Stroke", PropertyGroups.STROKE.stream().filter(common::contains).toList(), ids);
+        section("Blending", PropertyGroups.BLENDING.stream().filter(common::contains).toList(), ids);
         Content.Block one = Blocks.of(all.getFirst());
         if (one != null && all.stream().allMatch(e -> Blocks.of(e) instanceof Content.Block b && b.kind() == one.kind())) {
             block(ids);
@@ -249,7 +238,7 @@ public final class DetailsPanel extends TallPane {
             text(ids);
         }
         if (studio.desk() == Desk.ANIMATE) {
-            section("Move along path", ALONG, ids);
+            section("Move along path", PropertyGroups.ALONG, ids);
         } else {
             box.getChildren().add(new ArrangeSection(commands, options, true));
         }
@@ -267,7 +256,7 @@ public final class DetailsPanel extends TallPane {
         var all = Properties.of(e);
         // the size of a group stands with its bounds while drawing
         boolean bounds = e.content() instanceof Content.Parent && !(e.content() instanceof Content.Block) && studio.desk() == Desk.DRAW;
-        section("Place", PLACE.stream().filter(p -> all.contains(p) && here(p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
+        section("Place", PropertyGroups.PLACE.stream().filter(p -> all.contains(p) && PropertyGroups.shownAt(studio.desk(), p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
         if (e.content() instanceof Content.Block) {
             block(List.of(e.id()));
         }
@@ -276,7 +265,7 @@ public final class DetailsPanel extends TallPane {
             add(clock, clock::refresh);
             pictures(List.of(e));
         }
-        if (all.contains(Properties.PARALLAX) && here(Properties.PARALLAX)) {
+        if (all.contains(Properties.PARALLAX) && PropertyGroups.shownAt(studio.desk(), Properties.PARALLAX)) {
             var parallax = new ParallaxStrip(studio, e.id());
             add(parallax, parallax::refresh);
         }
@@ -298,28 +287,23 @@ public final class DetailsPanel extends TallPane {
             text(List.of(e.id()));
         }
         if (studio.desk() == Desk.ANIMATE) {
-            section("Move along path", ALONG, List.of(e.id()));
+            section("Move along path", PropertyGroups.ALONG, List.of(e.id()));
             var path = new PathSection(studio, commands, e.id());
             refreshed.add(path::refresh);
             box.getChildren().addAll(path.bend(), easing.get(), path);
         }
-        section("Look", look(all), List.of(e.id()));
-        section("Stroke", STROKE.stream().filter(all::contains).toList(), List.of(e.id()));
+        section("Look", PropertyGroups.look(all), List.of(e.id()));
+        section("Stroke", PropertyGroups.STROKE.stream().filter(all::contains).toList(), List.of(e.id()));
         if (studio.desk() != Desk.ANIMATE) {
             effects(e);
         }
         strokeRows();
     }
 
-    /** What has no section of its own. */
-    private static List<Property<?>> look(List<Property<?>> of) {
-        return of.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p) && !TYPE.contains(p) && !BLENDING.contains(p) && !Properties.TIES.contains(p)).toList();
-    }
-
     private void effects(Element e) {
         var effects = new EffectsSection(studio, commands, e.id(), needs);
         add(effects, effects::refresh);
-        section("Blending", BLENDING.stream().filter(p -> p.appliesTo(e)).toList(), List.of(e.id()));
+        section("Blending", PropertyGroups.BLENDING.stream().filter(p -> p.appliesTo(e)).toList(), List.of(e.id()));
     }
 
     private void block(List<String> ids) {
@@ -330,7 +314,7 @@ public final class DetailsPanel extends TallPane {
     private void text(List<String> ids) {
         var text = new TextSection(studio, ids);
         refreshed.add(text::refresh);
-        text.getChildren().addAll(rows(TYPE, ids));
+        text.getChildren().addAll(rows(PropertyGroups.TYPE, ids));
         box.getChildren().add(text);
     }
 
@@ -361,7 +345,7 @@ public final class DetailsPanel extends TallPane {
         var ties = new TieDiagram(studio, ids);
         refreshed.add(ties::refresh);
         box.getChildren().add(new VBox(6, Words.section("Tied to"), ties));
-        section("Following", FOLLOWING.stream().filter(p -> ids.stream().allMatch(id -> p.appliesTo(studio.board().find(id)))).toList(), ids);
+        section("Following", PropertyGroups.FOLLOWING.stream().filter(p -> ids.stream().allMatch(id -> p.appliesTo(studio.board().find(id)))).toList(), ids);
     }
 
     private void section(String name, List<Property<?>> properties, List<String> elements) {
@@ -391,10 +375,5 @@ public final class DetailsPanel extends TallPane {
     private void pictures(String motif) {
         var pictures = new PicturesSection(studio, jobs, motif);
         add(pictures, pictures::refresh);
-    }
-
-    /** What only the page does is left out while drawing. */
-    private boolean here(Property<?> p) {
-        return studio.desk() != Desk.DRAW || p != Properties.HEADING && p != Properties.TOUCH && p != Properties.PARALLAX;
     }
 }

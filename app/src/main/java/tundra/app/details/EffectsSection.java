@@ -84,7 +84,7 @@ final class EffectsSection extends VBox {
             cards.getChildren().setAll(e.effects().stream().map(this::card).toList());
         }
         shown = e.effects();
-        PropertyRow.refresh(rows, studio.board());
+        PropertyRow.refresh(rows, studio);
     }
 
     /** What decides which cards there are. */

@@ -14,30 +14,39 @@ final class OwnMark {
     private static final String STYLE = "own-here";
     private final Studio studio;
     private final Region row;
-    private final ContextMenu menu = new ContextMenu();
-    private final MenuItem item = new MenuItem();
-    private List<Override> here = List.of();
+    private final String what;
+    /** Made once it is asked for: there are many rows. */
+    private ContextMenu menu;
+    /** What the layout has of its own of what the row shows. */
+    private List<Override> overrides = List.of();
 
     OwnMark(Studio studio, Region row, String what) {
         this.studio = studio;
         this.row = row;
-        item.setId("hand-back-row");
-        item.setOnAction(e -> studio.layouts().handBack(what, here));
-        menu.getItems().setAll(item);
-        item.setText("Hand " + what + " back to the scene as drawn");
+        this.what = what;
         row.setOnContextMenuRequested(e -> {
-            if (!here.isEmpty()) {
-                menu.show(row, e.getScreenX(), e.getScreenY());
+            if (!overrides.isEmpty()) {
+                menu().show(row, e.getScreenX(), e.getScreenY());
                 e.consume();
             }
         });
+    }
+
+    private ContextMenu menu() {
+        if (menu == null) {
+            var item = new MenuItem("Hand " + what + " back to the scene as drawn");
+            item.setId("hand-back-row");
+            item.setOnAction(e -> studio.layouts().handBack(what, overrides));
+            menu = new ContextMenu(item);
+        }
+        return menu;
     }
 
     /** @param owners whose property it is */
     void show(List<String> owners, Property<?> p) {
         Set<Override> differs = studio.layouts().differs();
         List<Override> own = differs.isEmpty() ? List.of() : owners.stream().flatMap(id -> Override.of(differs, id, p).stream()).toList();
-        here = own;
+        overrides = own;
         boolean marked = row.getStyleClass().contains(STYLE);
         if (marked == own.isEmpty()) {
             if (marked) {

@@ -5,7 +5,6 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
 import javafx.scene.control.ComboBox;
@@ -30,6 +29,7 @@ import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Pivots;
+import tundra.core.edit.SharedValues;
 import tundra.core.edit.SplitPosition;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
@@ -74,6 +74,7 @@ final class PropertyRow<T> extends NamedRow {
             Properties.REVEAL, "Which part of the stroke is drawn, from one share of its length to another",
             Properties.ISOLATE, "Whether what is in it blends only with each other, and not with what lies behind");
 
+    /** It is empty until it is refreshed, with all the rows that are made along with it. */
     PropertyRow(Studio studio, List<String> elements, Property<T> property, Needs needs) {
         super(property.label());
         if (TIPS.get(property) instanceof String tip) {
@@ -124,7 +125,6 @@ final class PropertyRow<T> extends NamedRow {
         if (studio.desk() == Desk.ANIMATE && Properties.keyed(property)) {
             getChildren().add(keyButton());
         }
-        refresh();
     }
 
     /** The numbers two by two, where one line would be too narrow. */
@@ -242,7 +242,7 @@ final class PropertyRow<T> extends NamedRow {
             return out;
         });
         needs.paints().remember(property, studio.target().shownValue(elements.getFirst(), property));
-        refresh();
+        refresh(List.of(this), studio);
     }
 
     private Board set(Board b, String element, T value) {
@@ -259,20 +259,22 @@ final class PropertyRow<T> extends NamedRow {
     }
 
     /** Rows show the values at the playhead; those of elements that are gone stay as they are until they are gone too. */
-    static void refresh(List<PropertyRow<?>> rows, Board now) {
+    static void refresh(List<PropertyRow<?>> rows, Studio studio) {
+        Board now = studio.board();
         // many rows are of the same many elements
-        var there = new IdentityHashMap<List<String>, Boolean>();
-        for (PropertyRow<?> r : rows) {
-            if (there.computeIfAbsent(r.elements, all -> all.stream().noneMatch(id -> now.owner(id) == null))) {
-                r.refresh();
+        var together = new IdentityHashMap<List<String>, List<PropertyRow<?>>>();
+        rows.forEach(r -> together.computeIfAbsent(r.elements, k -> new ArrayList<>()).add(r));
+        together.forEach((ids, of) -> {
+            if (ids.stream().noneMatch(id -> now.owner(id) == null)) {
+                var shared = SharedValues.of(of.stream().<Property<?>>map(PropertyRow::property).toList(), ids, studio.target().shownValues());
+                of.forEach(r -> r.show(shared));
             }
-        }
+        });
     }
 
-    private void refresh() {
-        Function<String, T> values = studio.target().shownValues(property);
-        T v = values.apply(elements.getFirst());
-        boolean mixed = elements.stream().anyMatch(id -> !values.apply(id).equals(v));
+    private void show(SharedValues values) {
+        T v = values.first(property);
+        boolean mixed = values.mixed(property);
         showing = true;
         if (color != null) {
             color.show((Paint) v);
@@ -283,20 +285,17 @@ final class PropertyRow<T> extends NamedRow {
             }
             choice.setValue(mixed ? null : v);
         } else {
-            showNumbers(v, mixed, values);
+            showNumbers(v, values);
         }
         showing = false;
         showKey();
         own.show(elements, property);
     }
 
-    /** @param mixed whether any of the elements has another value: then each number is looked at alone */
-    private void showNumbers(T first, boolean mixed, Function<String, T> values) {
+    private void showNumbers(T first, SharedValues values) {
         double[] parts = property.type().parts(first);
         for (int i = 0; i < parts.length; i++) {
-            int part = i;
-            boolean other = mixed && elements.stream().anyMatch(id -> Math.abs(property.type().parts(values.apply(id))[part] - parts[part]) > 1e-9);
-            if (other) {
+            if (values.mixed(property, i)) {
                 numbers.get(i).showMixed();
             } else {
                 numbers.get(i).show(Numbers.round(parts[i] * property.shown(), 4));

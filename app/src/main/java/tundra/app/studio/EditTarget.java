@@ -61,14 +61,10 @@ public final class EditTarget {
         return studio.desk() == Desk.ANIMATE && scope == EditScope.REST ? Resting.of(studio.board(), element, p) : valueAt(element, p);
     }
 
-    /** What a field shows of a property of any element, for asking after many at once; until something changes. */
-    public <T> Function<String, T> shownValues(Property<T> p) {
+    /** What fields show of the properties of any owner, for asking after many at once; until something changes. */
+    public Function<String, Values> shownValues() {
         Board b = studio.board();
-        if (studio.desk() == Desk.ANIMATE && scope == EditScope.REST) {
-            return e -> Resting.of(b, e, p);
-        }
-        Function<String, Values> seen = studio.picture().valuesNow();
-        return e -> seen.apply(e).get(p);
+        return studio.desk() == Desk.ANIMATE && scope == EditScope.REST ? b::rest : studio.picture().valuesNow();
     }
 
     /** The look of the open motif that stands at the playhead; null for none. */

@@ -162,16 +162,21 @@ final class Selection {
 
     /** What is gone can't stay selected; says whether something was. */
     boolean settle(Board b, Timeline t) {
-        var there = new LinkedHashSet<>(elements);
-        there.removeIf(id -> b.find(id) == null);
-        var keysThere = new LinkedHashSet<>(keys);
-        keysThere.removeIf(r -> {
-            var track = t.track(r.element(), r.property());
-            return track == null || track.keyAt(r.time()) == null;
-        });
-        boolean same = there.equals(elements) && keysThere.equals(keys);
-        elements = there;
-        keys = keysThere;
-        return !same;
+        // mostly all of it is still there, and it may be very much
+        boolean lost = elements.stream().anyMatch(id -> b.find(id) == null), lostKeys = keys.stream().anyMatch(r -> gone(t, r));
+        if (lost) {
+            elements = new LinkedHashSet<>(elements);
+            elements.removeIf(id -> b.find(id) == null);
+        }
+        if (lostKeys) {
+            keys = new LinkedHashSet<>(keys);
+            keys.removeIf(r -> gone(t, r));
+        }
+        return lost || lostKeys;
+    }
+
+    private static boolean gone(Timeline t, Keys.Ref r) {
+        var track = t.track(r.element(), r.property());
+        return track == null || track.keyAt(r.time()) == null;
     }
 }

@@ -4,12 +4,15 @@ import java.util.List;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
+import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 
 /** Moves elements with all their keys. */
 public final class Placing {
+    private static final Point UNSCALED = new Point(1, 1);
+
     private Placing() {}
 
     /** Moves an element's resting position and every position key by an offset in its parent. */
@@ -17,16 +20,20 @@ public final class Placing {
         if (by.equals(Point.ZERO)) {
             return board;
         }
-        return through(board, id, Affine.translate(by.x(), by.y()), 0, new Point(1, 1));
+        return through(board, id, Affine.translate(by.x(), by.y()), 0, UNSCALED);
     }
 
     /** Carries an element's positions through a map, and turns and scales it with all keys. */
     static Board through(Board board, String id, Affine map, double turn, Point scale) {
-        Board b = board.mapElement(id, e -> e
-                .with(Properties.POSITION, map.apply(e.rest().get(Properties.POSITION)))
-                .with(Properties.ROTATION, e.rest().get(Properties.ROTATION) + turn)
-                .with(Properties.SCALE, e.rest().get(Properties.SCALE).times(scale)));
+        Board b = board.mapElement(id, e -> {
+            Element moved = e.with(Properties.POSITION, map.apply(e.rest().get(Properties.POSITION)));
+            Element turned = turn == 0 ? moved : moved.with(Properties.ROTATION, e.rest().get(Properties.ROTATION) + turn);
+            return scale.equals(UNSCALED) ? turned : turned.with(Properties.SCALE, e.rest().get(Properties.SCALE).times(scale));
+        });
         for (Timeline t : board.timelines()) {
+            if (!t.tracks().containsKey(id)) {
+                continue;
+            }
             if (SplitPosition.is(t, id)) {
                 b = map.b() == 0 && map.c() == 0 ? b : SplitPosition.join(b, t.id(), id, time -> time);
             }

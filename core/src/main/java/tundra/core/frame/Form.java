@@ -19,6 +19,15 @@ public sealed interface Form {
         }
     }
 
+    /** The box around it; null for a curve without segments. */
+    default Rect bounds() {
+        return switch (this) {
+            case Box b -> new Rect(0, 0, b.size.x(), b.size.y());
+            case Oval o -> new Rect(0, 0, o.size.x(), o.size.y());
+            case Curve c -> c.outline.bounds();
+        };
+    }
+
     default Outline outline() {
         return switch (this) {
             case Box b -> Outline.rectangle(new Rect(0, 0, b.size.x(), b.size.y()), b.radius);

@@ -11,8 +11,8 @@ public sealed interface Mark {
     /** The box around what it paints on, the ends and corners of strokes included; null for nothing. */
     default Rect reach() {
         return switch (this) {
-            case Fill f -> f.form.outline().bounds();
-            case Stroke s -> s.form.outline().bounds() == null ? null : s.form.outline().bounds().grow(s.style.reach());
+            case Fill f -> f.form.bounds();
+            case Stroke s -> s.form.bounds() instanceof Rect r ? r.grow(s.style.reach()) : null;
             case Image i -> new Rect(0, 0, i.size.x(), i.size.y());
             case Film f -> new Rect(0, 0, f.size.x(), f.size.y());
             case Glyphs g -> new Rect(0, 0, g.layout.box().x(), g.layout.box().y());

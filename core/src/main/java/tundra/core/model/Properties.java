@@ -1,6 +1,7 @@
 package tundra.core.model;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -248,5 +249,12 @@ public final class Properties {
     /** What an owner rests with. */
     public static List<Property<?>> of(Owner owner) {
         return ALL.stream().filter(p -> p.appliesTo(owner) && !keysOnly(p)).toList();
+    }
+
+    /** What all of some owners, at least one, rest with. */
+    public static List<Property<?>> common(Collection<? extends Owner> owners) {
+        var out = new ArrayList<>(of(owners.iterator().next()));
+        owners.forEach(o -> out.removeIf(p -> !p.appliesTo(o)));
+        return out;
     }
 }
