@@ -47,9 +47,9 @@ final class StartBench {
         c.addAll(Arrays.asList(cache));
         c.addAll(List.of("--enable-native-access=javafx.graphics,javafx.web,javafx.media,ALL-UNNAMED", "--module-path", root.resolve("build/fx")
                 .toString(),
-                "--add-modules", "javafx.controls,javafx.swing,javafx.web", "-Xmx1g", "-XX:MetaspaceSize=128m", "-XX:+UseSerialGC", "-Xmn32m",
-                "-XX:PretenureSizeThreshold=262144", "-XX:CompileThresholdScaling=4", "-Dprism.order=sw", "-Dtundra.quit=true", "-Dtundra.config="
-                + work.resolve("config"), "-Dtundra.styles=" + root.resolve("build/styles")));
+                "--add-modules", "javafx.controls,javafx.swing,javafx.web", "-Dtundra.quit=true", "-Dtundra.config=" + work.resolve("config"),
+                "-Dtundra.styles=" + root.resolve("build/styles")));
+        c.addAll(Files.readAllLines(root.resolve("bin/jvm.options")));
         var cp = new ArrayList<>(jars("lib"));
         if (!tundra) {
             cp.add(root.resolve("bench/target/tundra-bench-0.1.0.jar").toString());
