@@ -10,6 +10,11 @@ public final class Launcher {
     private Launcher() {}
 
     public static void main(String[] args) {
+        launch(TundraApp.class, args);
+    }
+
+    /** Does what the arguments say; where they name no command, the desktop that is opened is this one. */
+    public static void launch(Class<? extends TundraApp> desktop, String[] args) {
         if (args.length > 0 && CommandLine.knows(args[0])) {
             System.exit(CommandLine.run(args));
         }
@@ -26,6 +31,6 @@ public final class Launcher {
         }
         // while the toolkit starts, which takes one processor
         new Thread(Look::readFonts, "font files").start();
-        Application.launch(TundraApp.class, args);
+        Application.launch(desktop, args);
     }
 }

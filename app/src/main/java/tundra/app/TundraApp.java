@@ -2,7 +2,9 @@ package tundra.app;
 
 import java.nio.file.Path;
 import java.util.List;
+import javafx.animation.AnimationTimer;
 import javafx.application.Application;
+import javafx.application.Platform;
 import javafx.stage.Stage;
 import tundra.app.builtin.Workshop;
 import tundra.app.language.Language;
@@ -16,7 +18,9 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Project;
 
 /** The desktop application. Arguments: a project to open, or none. */
-public final class TundraApp extends Application {
+public class TundraApp extends Application {
+    /** How many pulses it lives where it is started only to be seen to start, with {@code tundra.quit}, as for the start-up cache. */
+    protected static final int QUIT_AFTER = 60;
     private Workshop workshop;
     private MainWindow window;
     private Stage stage;
@@ -57,6 +61,30 @@ public final class TundraApp extends Application {
         if (!args.isEmpty()) {
             workshop.files.load(Path.of(args.getFirst()));
         }
-        Startup.reached(stage, window::complete);
+        shown(stage);
+    }
+
+    /** The window was shown; it is seen with one of the next pulses. */
+    protected void shown(Stage stage) {
+        if (!Boolean.getBoolean("tundra.quit")) {
+            return;
+        }
+        new AnimationTimer() {
+            private int pulses;
+
+            @Override
+            public void handle(long now) {
+                if (++pulses == QUIT_AFTER) {
+                    stop();
+                    stage.close();
+                    Platform.exit();
+                }
+            }
+        }.start();
+    }
+
+    /** Whether all that is seen of the window first is there. */
+    protected final boolean complete() {
+        return window.complete();
     }
 }

@@ -257,7 +257,7 @@ class CommandContextsTest extends InWindow {
         for (Command c : t.w.commands.all()) {
             if (!LEFT_OUT.contains(c.id()) && !c.id().startsWith("desk-")) {
                 for (Context x : Context.values()) {
-                    List.of(Desk.DRAW, Desk.ANIMATE, Desk.INTERACT).forEach(d -> runs.add(new Run(c, x, d)));
+                    List.of(Desk.values()).forEach(d -> runs.add(new Run(c, x, d)));
                 }
             }
         }

@@ -6,7 +6,6 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
-import tundra.app.Startup;
 import tundra.app.widget.Look;
 
 /** The baseline of the start: a JavaFX window of the same size with Tundra's theme and fonts and nothing in it. */
@@ -34,7 +33,7 @@ public final class EmptyWindow extends Application {
             @Override
             public void handle(long now) {
                 if (++pulses == 3) {
-                    Startup.untilPainted();
+                    MeasuredTundra.untilPainted();
                     System.out.println("first window");
                     stop();
                     stage.close();

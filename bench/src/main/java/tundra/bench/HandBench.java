@@ -13,7 +13,6 @@ import java.util.concurrent.Executors;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.ScrollEvent;
-import tundra.app.Startup;
 import tundra.app.studio.Desk;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.app.tool.ToolKind;
@@ -110,7 +109,7 @@ public final class HandBench extends BenchWindow {
             // what JavaFX no longer needs it lets go of when it paints next
             fx(() -> {
                 w.canvas.redrawOverlay();
-                Startup.untilPainted();
+                MeasuredTundra.untilPainted();
                 return null;
             });
             Thread.sleep(300);

@@ -47,14 +47,12 @@ final class StartBench {
         c.addAll(Arrays.asList(cache));
         c.addAll(List.of("--enable-native-access=javafx.graphics,javafx.web,javafx.media,ALL-UNNAMED", "--module-path", root.resolve("build/fx")
                 .toString(),
-                "--add-modules", "javafx.controls,javafx.swing,javafx.web", "-Dtundra.quit=true", "-Dtundra.config=" + work.resolve("config"),
+                "--add-modules", "javafx.controls,javafx.swing,javafx.web", "-Dtundra.config=" + work.resolve("config"),
                 "-Dtundra.styles=" + root.resolve("build/styles")));
         c.addAll(Files.readAllLines(root.resolve("bin/jvm.options")));
         var cp = new ArrayList<>(jars("lib"));
-        if (!tundra) {
-            cp.add(root.resolve("bench/target/tundra-bench-0.1.0.jar").toString());
-        }
-        c.addAll(List.of("-cp", String.join(":", cp), tundra ? "tundra.app.Launcher" : "tundra.bench.EmptyWindow$Start"));
+        cp.add(root.resolve("bench/target/tundra-bench-0.1.0.jar").toString());
+        c.addAll(List.of("-cp", String.join(":", cp), tundra ? "tundra.bench.MeasuredTundra$Start" : "tundra.bench.EmptyWindow$Start"));
         if (demo) {
             c.add(root.resolve("samples/open-night.tundra").toString());
         }

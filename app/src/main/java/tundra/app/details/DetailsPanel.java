@@ -60,7 +60,8 @@ public final class DetailsPanel extends TallPane {
     private final PauseTransition later = new PauseTransition(Duration.millis(120));
 
     /** @param onGradient runs when a gradient was chosen for the selected element, to be placed on the canvas */
-    public DetailsPanel(Studio studio, Settings settings, Jobs jobs, Commands commands, BlockFiles blockFiles, ToolOptions options, Paints paints, Registering registering, Runnable onGradient) {
+    public DetailsPanel(Studio studio, Settings settings, Jobs jobs, Commands commands, BlockFiles blockFiles, ToolOptions options, Paints paints,
+            Registering registering, Runnable onGradient) {
         this.studio = studio;
         this.commands = commands;
         this.jobs = jobs;
@@ -115,7 +116,8 @@ public final class DetailsPanel extends TallPane {
         if (studio.time().sound() != null) {
             return studio.desk() + " sound " + studio.time().sound().id();
         }
-        return studio.desk() + " " + drawing + (e == null ? several(studio.selection()) + studio.place().id() : e.id() + e.name() + e.content().word() + (e.content() instanceof Content.Group g && g.scatter() != null));
+        return studio.desk() + " " + drawing + (e == null ? several(studio.selection()) + studio.place().id() : e.id() + e.name() + e.content()
+                .word() + (e.content() instanceof Content.Group g && g.scatter() != null));
     }
 
     private void refreshRows() {
@@ -150,7 +152,8 @@ public final class DetailsPanel extends TallPane {
     }
 
     private boolean strokeSeen(Element e) {
-        return e.rest().get(Properties.STROKE).visible() || studio.board().timelines().stream().anyMatch(t -> t.track(e.id(), Properties.STROKE) != null);
+        return e.rest().get(Properties.STROKE).visible() || studio.board().timelines().stream()
+                .anyMatch(t -> t.track(e.id(), Properties.STROKE) != null);
     }
 
     private void build() {
@@ -183,7 +186,8 @@ public final class DetailsPanel extends TallPane {
                 var opening = new OpeningSection(studio, commands);
                 add(opening, opening::refresh);
             }
-            box.getChildren().add(Words.wrapped("Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
+            box.getChildren().add(Words.wrapped(
+                    "Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
             if (studio.place() instanceof Motif m && m.states() != null) {
                 var states = new StatesSection(studio, m.id());
                 add(states, states::refresh);
@@ -256,7 +260,8 @@ public final class DetailsPanel extends TallPane {
         var all = Properties.of(e);
         // the size of a group stands with its bounds while drawing
         boolean bounds = e.content() instanceof Content.Parent && !(e.content() instanceof Content.Block) && studio.desk() == Desk.DRAW;
-        section("Place", PropertyGroups.PLACE.stream().filter(p -> all.contains(p) && PropertyGroups.shownAt(studio.desk(), p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
+        section("Place", PropertyGroups.PLACE.stream().filter(p -> all.contains(p) && PropertyGroups.shownAt(studio.desk(), p)
+                && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
         if (e.content() instanceof Content.Block) {
             block(List.of(e.id()));
         }
@@ -345,7 +350,8 @@ public final class DetailsPanel extends TallPane {
         var ties = new TieDiagram(studio, ids);
         refreshed.add(ties::refresh);
         box.getChildren().add(new VBox(6, Words.section("Tied to"), ties));
-        section("Following", PropertyGroups.FOLLOWING.stream().filter(p -> ids.stream().allMatch(id -> p.appliesTo(studio.board().find(id)))).toList(), ids);
+        section("Following", PropertyGroups.FOLLOWING.stream().filter(p -> ids.stream().allMatch(id -> p.appliesTo(studio.board().find(id))))
+                .toList(), ids);
     }
 
     private void section(String name, List<Property<?>> properties, List<String> elements) {

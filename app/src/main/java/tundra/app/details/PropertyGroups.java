@@ -26,7 +26,8 @@ final class PropertyGroups {
 
     /** What stands in no other group. */
     static List<Property<?>> look(List<Property<?>> of) {
-        return of.stream().filter(p -> Stream.of(PLACE, STROKE, ALONG, TYPE, BLENDING, Properties.TIES).noneMatch(group -> group.contains(p))).toList();
+        return of.stream().filter(p -> Stream.of(PLACE, STROKE, ALONG, TYPE, BLENDING, Properties.TIES).noneMatch(group -> group.contains(p)))
+                .toList();
     }
 
     /** What only the page does is left out while drawing. */

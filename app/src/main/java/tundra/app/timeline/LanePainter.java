@@ -12,6 +12,7 @@ import tundra.app.paint.SkiaGraphics;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
 import tundra.core.frame.LaneCurve;
+import tundra.core.frame.LaneRanges;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Paint;
 import tundra.core.model.Properties;
@@ -53,11 +54,11 @@ final class LanePainter {
     /** What was drawn and can be taken hold of; the scales are those of the parts. */
     record Drawn(List<Bead> beads, List<Grip> grips, List<Scale> scales) {}
 
-    static <T> Drawn draw(SkiaGraphics g, Timeline t, TimeRows.Row row, Property<T> p, MotionPath walked, TimeScale scale, double top,
-            double right, boolean selected, Set<Keys.Ref> chosen, Palette colors) {
+    static <T> Drawn draw(SkiaGraphics g, Timeline t, TimeRows.Row row, Property<T> p, MotionPath walked, LaneRanges ranges, TimeScale scale,
+            double top, double right, boolean selected, Set<Keys.Ref> chosen, Palette colors) {
         Track<T> track = t.track(row.element(), p);
         int count = (int) Math.max(2, (right - scale.left()) / STEP + 2);
-        LaneCurve curve = LaneCurve.of(t, row.element(), p, walked, scale.time(scale.left() - 14), STEP / scale.perSecond() * 1e6, count);
+        LaneCurve curve = LaneCurve.of(t, row.element(), p, walked, ranges, scale.time(scale.left() - 14), STEP / scale.perSecond() * 1e6, count);
         boolean band = p.standard() instanceof Paint;
         var scales = scales(curve, row, top);
         if (band) {
@@ -93,8 +94,8 @@ final class LanePainter {
     }
 
     /** The scale of one of a lane's parts. */
-    static <T> Scale scaleOf(Timeline t, TimeRows.Row row, Property<T> p, MotionPath walked, int part, double top) {
-        return scales(LaneCurve.of(t, row.element(), p, walked, 0, 1, 1), row, top).get(part);
+    static <T> Scale scaleOf(Timeline t, TimeRows.Row row, Property<T> p, MotionPath walked, LaneRanges ranges, int part, double top) {
+        return scales(LaneCurve.of(t, row.element(), p, walked, ranges, 0, 1, 1), row, top).get(part);
     }
 
     private static List<Scale> scales(LaneCurve curve, TimeRows.Row row, double top) {

@@ -12,6 +12,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
 import tundra.core.fit.Override;
+import tundra.core.frame.LaneRanges;
 import tundra.core.frame.Moment;
 import tundra.core.frame.Turns;
 import tundra.core.geometry.Numbers;
@@ -34,6 +35,8 @@ final class TimelinePainter {
     private final Studio studio;
     private final TimeRows rows;
     private final SoundWaves waves;
+    /** Of the tracks that were drawn. */
+    final LaneRanges ranges = new LaneRanges();
     final List<LanePainter.Bead> beads = new ArrayList<>();
     final List<LanePainter.Grip> grips = new ArrayList<>();
 
@@ -99,9 +102,8 @@ final class TimelinePainter {
         } else if (own) {
             bar(g, t, r, scale, y, w, selected, colors);
         } else {
-            var drawn = LanePainter.draw(g, t, r, r.property(), studio.picture().builder().path(t.id(), r.element()), scale, y, w, selected,
-                    studio.time().keys(),
-                    colors);
+            var drawn = LanePainter.draw(g, t, r, r.property(), studio.picture().builder().path(t.id(), r.element()), ranges, scale, y, w,
+                    selected, studio.time().keys(), colors);
             beads.addAll(drawn.beads());
             grips.addAll(drawn.grips());
         }

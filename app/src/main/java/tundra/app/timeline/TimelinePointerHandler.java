@@ -27,11 +27,11 @@ import tundra.core.model.Event;
 import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Marker;
-import tundra.core.model.PlacedSound;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
+import tundra.core.motion.MotionPath;
 
 /** What the pointer does in the timeline. Each gesture is one step of undo and can be given up. */
 final class TimelinePointerHandler {
@@ -41,7 +41,7 @@ final class TimelinePointerHandler {
     final TimelineCanvas view;
     final TimelineHits hits = new TimelineHits(this);
     private final RulerPresses ruler = new RulerPresses(this);
-    Drag drag;
+    TimelineDrag drag;
     private Set<String> selected;
 
     /** What was selected by a press on a name here; null when it was something else. */
@@ -61,40 +61,6 @@ final class TimelinePointerHandler {
         return e == null ? owner : e.id();
     }
 
-    /** What the pointer is doing. */
-    sealed interface Drag {
-        record Scrub() implements Drag {}
-
-        /** Moves keys in time and, in a curve editor, the one that is held in value. */
-        record Move(double x, double y, Set<Keys.Ref> refs, LanePainter.Bead held, LanePainter.Scale values, TimeSnap snap, Object merge, boolean moved)
-                implements Drag {}
-
-        record Stretch(Set<Keys.Ref> refs, long around, long held, TimeSnap snap, Object merge) implements Drag {}
-
-        record Ease(LanePainter.Grip grip, LanePainter.Scale values, Object merge) implements Drag {}
-
-        record Marquee(double x, double y, Rect area, boolean add) implements Drag {}
-
-        /** Changes when an element is seen: -1 its start, 1 its end, 0 both. */
-        record Trim(String element, Span start, int side, double x, TimeSnap snap, Object merge) implements Drag {}
-
-        record MoveCue(String reaction, TimeSnap snap, Object merge) implements Drag {}
-
-        record MoveMarker(Marker marker, TimeSnap snap, Object merge) implements Drag {}
-
-        record Range(long fixed, TimeSnap snap, Object merge) implements Drag {}
-
-        record MoveSound(PlacedSound sound, double x, TimeSnap snap, Object merge) implements Drag {}
-
-        /** Moves what an instance plays; its phase goes the other way. */
-        record Phase(String element, Clock clock, double x, Object merge) implements Drag {}
-
-        record Height(TimeRows.Row row) implements Drag {}
-
-        /** Something in a row's head, which is done where it is let go. */
-        record Head(Rect at, Runnable done) implements Drag {}
-    }
-
     TimelinePointerHandler(Studio studio, TimelineCanvas view) {
         this.studio = studio;
         this.view = view;
@@ -105,7 +71,7 @@ final class TimelinePointerHandler {
     }
 
     Rect marquee() {
-        return drag instanceof Drag.Marquee m ? m.area() : null;
+        return drag instanceof TimelineDrag.Marquee m ? m.area() : null;
     }
 
     // --- what lies under the pointer ---
@@ -130,16 +96,16 @@ final class TimelinePointerHandler {
         if (e.getY() <= TimelineCanvas.RULER && e.getX() > TimelineCanvas.HEAD) {
             ruler.pressRuler(e);
         } else if (row != null && row.property() != null && e.getX() < TimelineCanvas.HEAD && view.topOf(row) + row.height() - e.getY() < 4) {
-            drag = new Drag.Height(row);
+            drag = new TimelineDrag.Height(row);
         } else if (e.getX() <= TimelineCanvas.HEAD) {
             ruler.pressHead(e, row);
         } else if (hits.gripAt(e) instanceof LanePainter.Grip g) {
-            drag = new Drag.Ease(g, values(row, g.part()), new Object());
+            drag = new TimelineDrag.Ease(g, values(row, g.part()), new Object());
         } else if (hits.beadAt(e) instanceof LanePainter.Bead b) {
             pressBead(e, b, row);
         } else if (hits.trimAt(e, row) instanceof Integer side) {
             studio.select(List.of(row.element()));
-            drag = new Drag.Trim(row.element(), seen(row.element()), side, e.getX(), snap(Set.of()), new Object());
+            drag = new TimelineDrag.Trim(row.element(), seen(row.element()), side, e.getX(), snap(Set.of()), new Object());
         } else {
             pressSpace(e, row);
         }
@@ -156,12 +122,13 @@ final class TimelinePointerHandler {
             studio.time().selectKeys(List.of(b.ref()));
         }
         boolean editor = row != null && row.editor();
-        drag = new Drag.Move(e.getX(), e.getY(), Set.copyOf(studio.time().keys()), b, editor ? values(row, b.part()) : null,
+        drag = new TimelineDrag.Move(e.getX(), e.getY(), Set.copyOf(studio.time().keys()), b, editor ? values(row, b.part()) : null,
                 snap(studio.time().keys()), new Object(), false);
     }
 
     private LanePainter.Scale values(TimeRows.Row row, int part) {
-        return LanePainter.scaleOf(studio.timeline(), row, row.property(), studio.picture().builder().path(studio.timeline().id(), row.element()), part, view.topOf(row));
+        MotionPath path = studio.picture().builder().path(studio.timeline().id(), row.element());
+        return LanePainter.scaleOf(studio.timeline(), row, row.property(), path, view.painter.ranges, part, view.topOf(row));
     }
 
     private void pressSpace(MouseEvent e, TimeRows.Row row) {
@@ -180,15 +147,16 @@ final class TimelinePointerHandler {
         }
         if (row != null && row.sound() != null) {
             studio.time().select(row.sound().id());
-            drag = new Drag.MoveSound(row.sound(), e.getX(), snap(Set.of()), new Object());
+            drag = new TimelineDrag.MoveSound(row.sound(), e.getX(), snap(Set.of()), new Object());
             return;
         }
-        if (row != null && row.property() == null && studio.board().find(row.element()) instanceof Element e2 && e2.content() instanceof Content.Instance i) {
+        if (row != null && row.property() == null && studio.board().find(row.element()) instanceof Element e2
+                && e2.content() instanceof Content.Instance i) {
             studio.select(List.of(row.element()));
             if (e.getClickCount() == 2) {
                 studio.navigation().openInPlace(row.element());
             } else if (i.clock().repeat() != Clock.Repeat.HOLD) {
-                drag = new Drag.Phase(row.element(), i.clock(), e.getX(), new Object());
+                drag = new TimelineDrag.Phase(row.element(), i.clock(), e.getX(), new Object());
             }
             return;
         }
@@ -198,11 +166,11 @@ final class TimelinePointerHandler {
             var times = refs.stream().mapToLong(Keys.Ref::time).summaryStatistics();
             if (!refs.isEmpty() && e.getX() >= view.scale.x(times.getMin()) && e.getX() <= view.scale.x(times.getMax()) && !e.isShiftDown()) {
                 // the summary is a handle for all that it sums up
-                drag = new Drag.Move(e.getX(), e.getY(), Set.copyOf(refs), null, null, snap(Set.copyOf(refs)), new Object(), false);
+                drag = new TimelineDrag.Move(e.getX(), e.getY(), Set.copyOf(refs), null, null, snap(Set.copyOf(refs)), new Object(), false);
                 return;
             }
         }
-        drag = new Drag.Marquee(e.getX(), e.getY(), null, e.isShiftDown());
+        drag = new TimelineDrag.Marquee(e.getX(), e.getY(), null, e.isShiftDown());
     }
 
     private <T> void addKey(TimeRows.Row row, Property<T> p, long at) {
@@ -239,44 +207,46 @@ final class TimelinePointerHandler {
         double time = view.scale.time(e.getX());
         boolean free = e.isShortcutDown();
         switch (drag) {
-            case Drag.Scrub s -> studio.time().seek((long) time);
-            case Drag.Move m -> move(m, e, free);
-            case Drag.Stretch s -> stretch(s, s.snap().at(time, view.scale, free), free);
-            case Drag.Ease g -> ease(g, time, e.getY());
-            case Drag.Marquee m -> {
+            case TimelineDrag.Scrub s -> studio.time().seek((long) time);
+            case TimelineDrag.Move m -> move(m, e, free);
+            case TimelineDrag.Stretch s -> stretch(s, s.snap().at(time, view.scale, free), free);
+            case TimelineDrag.Ease g -> ease(g, time, e.getY());
+            case TimelineDrag.Marquee m -> {
                 var area = new Rect(Math.min(m.x(), e.getX()), Math.min(m.y(), e.getY()), Math.abs(e.getX() - m.x()), Math.abs(e.getY() - m.y()));
-                drag = new Drag.Marquee(m.x(), m.y(), area, m.add());
+                drag = new TimelineDrag.Marquee(m.x(), m.y(), area, m.add());
                 view.redraw();
             }
-            case Drag.Trim t -> trim(t, e, free);
-            case Drag.MoveCue m -> {
+            case TimelineDrag.Trim t -> trim(t, e, free);
+            case TimelineDrag.MoveCue m -> {
                 long at = Math.max(0, Math.min(studio.timeline().duration(), m.snap().at(time, view.scale, free)));
-                studio.again("Move cue", m.merge(), b -> b.mapReaction(m.reaction(), r -> r.withWhen(new Event(r.when().kind(), r.when().slots().with(Events.TIME, at)))));
+                studio.again("Move cue", m.merge(),
+                        b -> b.mapReaction(m.reaction(), r -> r.withWhen(new Event(r.when().kind(), r.when().slots().with(Events.TIME, at)))));
             }
-            case Drag.MoveMarker m -> {
+            case TimelineDrag.MoveMarker m -> {
                 long at = m.snap().at(time, view.scale, free);
                 again(m.merge(), "Move marker " + m.marker().name(), t -> Markers.move(t, m.marker().id(), at));
             }
-            case Drag.Range r -> {
+            case TimelineDrag.Range r -> {
                 long at = r.snap().at(time, view.scale, free);
                 if (at != r.fixed()) {
                     again(r.merge(), "Set the part that plays again", t -> t.withRange(new Span(Math.min(at, r.fixed()), Math.max(at, r.fixed()))));
                 }
             }
-            case Drag.MoveSound m -> {
+            case TimelineDrag.MoveSound m -> {
                 long at = m.snap().at(m.sound().start() + (e.getX() - m.x()) / view.scale.perSecond() * 1e6, view.scale, free);
-                again(m.merge(), "Move sound", t -> t.withSounds(t.sounds().stream().map(x -> x.id().equals(m.sound().id()) ? x.withStart(at) : x).toList()));
+                again(m.merge(), "Move sound", t -> t.withSounds(t.sounds().stream().map(x -> x.id().equals(m.sound().id()) ? x.withStart(at) : x)
+                        .toList()));
             }
-            case Drag.Phase f -> {
+            case TimelineDrag.Phase f -> {
                 long by = Math.round((e.getX() - f.x()) / view.scale.perSecond() * 1e6 * f.clock().speed());
                 long phase = free ? f.clock().phase() - by : studio.project().snap(f.clock().phase() - by);
                 studio.again("Change phase", f.merge(), b -> Motifs.clocks(b, List.of(f.element()), c -> c.withPhase(phase)));
             }
-            case Drag.Height h -> {
+            case TimelineDrag.Height h -> {
                 view.rows.setHeight(h.row().element(), h.row().property(), e.getY() - view.topOf(h.row()));
                 view.redraw();
             }
-            case Drag.Head h -> { }
+            case TimelineDrag.Head h -> { }
             case null -> { }
         }
     }
@@ -286,11 +256,11 @@ final class TimelinePointerHandler {
         studio.again(name, merge, b -> b.mapTimeline(studio.timeline().id(), change));
     }
 
-    private void move(Drag.Move m, MouseEvent e, boolean free) {
+    private void move(TimelineDrag.Move m, MouseEvent e, boolean free) {
         if (!m.moved() && Math.hypot(e.getX() - m.x(), e.getY() - m.y()) < 3) {
             return;
         }
-        drag = new Drag.Move(m.x(), m.y(), m.refs(), m.held(), m.values(), m.snap(), m.merge(), true);
+        drag = new TimelineDrag.Move(m.x(), m.y(), m.refs(), m.held(), m.values(), m.snap(), m.merge(), true);
         var times = m.refs().stream().mapToLong(Keys.Ref::time).summaryStatistics();
         long lead = m.held() != null ? m.held().ref().time() : times.getMin();
         long wanted = m.snap().at(lead + (e.getX() - m.x()) / view.scale.perSecond() * 1e6, view.scale, free) - lead;
@@ -307,7 +277,7 @@ final class TimelinePointerHandler {
         studio.time().selectKeys(Keys.moved(m.refs(), k -> k + by));
     }
 
-    private void stretch(Drag.Stretch s, long to, boolean free) {
+    private void stretch(TimelineDrag.Stretch s, long to, boolean free) {
         double factor = (double) (to - s.around()) / (s.held() - s.around());
         if (Math.abs(factor) < 1e-3) {
             return;
@@ -318,18 +288,19 @@ final class TimelinePointerHandler {
         studio.time().selectKeys(Keys.moved(s.refs(), times));
     }
 
-    private void ease(Drag.Ease g, double time, double y) {
+    private void ease(TimelineDrag.Ease g, double time, double y) {
         double value = g.values().value(y);
         studio.again("Change easing", g.merge(),
                 b -> KeyValues.pull(b, studio.timeline().id(), g.grip().ref(), g.grip().part(), g.grip().second(), time, value));
     }
 
-    private void trim(Drag.Trim d, MouseEvent e, boolean free) {
+    private void trim(TimelineDrag.Trim d, MouseEvent e, boolean free) {
         double by = (e.getX() - d.x()) / view.scale.perSecond() * 1e6;
         long least = studio.project().frameTime(1);
         long at = d.snap().at((d.side() > 0 ? d.start().to() : d.start().from()) + by, view.scale, free);
         String name = studio.board().find(d.element()).name();
-        again(d.merge(), d.side() == 0 ? "Slide when " + name + " is seen" : "Trim when " + name + " is seen", t -> switch (Integer.signum(d.side())) {
+        again(d.merge(), d.side() == 0 ? "Slide when " + name + " is seen" : "Trim when " + name + " is seen",
+                t -> switch (Integer.signum(d.side())) {
             case -1 -> Spans.trimStart(t, d.element(), d.start(), at, least);
             case 0 -> Spans.slide(t, d.element(), d.start(), at);
             default -> Spans.trimEnd(t, d.element(), d.start(), at, least);
@@ -337,7 +308,7 @@ final class TimelinePointerHandler {
     }
 
     void release(MouseEvent e) {
-        if (drag instanceof Drag.Marquee m) {
+        if (drag instanceof TimelineDrag.Marquee m) {
             if (m.area() == null || m.area().width() + m.area().height() < 4) {
                 if (!m.add()) {
                     studio.time().selectKeys(List.of());
@@ -347,9 +318,9 @@ final class TimelinePointerHandler {
                 view.painter.beads.stream().filter(b -> m.area().contains(new Point(b.x(), b.y()))).forEach(b -> found.add(b.ref()));
                 studio.time().selectKeys(found);
             }
-        } else if (drag instanceof Drag.Head h && h.at().contains(new Point(e.getX(), e.getY()))) {
+        } else if (drag instanceof TimelineDrag.Head h && h.at().contains(new Point(e.getX(), e.getY()))) {
             h.done().run();
-        } else if (drag instanceof Drag.Move m && !m.moved() && m.held() == null) {
+        } else if (drag instanceof TimelineDrag.Move m && !m.moved() && m.held() == null) {
             studio.time().selectKeys(m.refs());
         }
         drag = null;
@@ -360,25 +331,25 @@ final class TimelinePointerHandler {
     boolean cancel() {
         boolean any = drag != null;
         switch (drag) {
-            case Drag.Move m -> {
+            case TimelineDrag.Move m -> {
                 studio.cancel(m.merge());
                 studio.time().selectKeys(m.refs());
             }
-            case Drag.Stretch s -> {
+            case TimelineDrag.Stretch s -> {
                 studio.cancel(s.merge());
                 studio.time().selectKeys(s.refs());
             }
-            case Drag.Ease g -> studio.cancel(g.merge());
-            case Drag.Trim t -> studio.cancel(t.merge());
-            case Drag.MoveCue m -> studio.cancel(m.merge());
-            case Drag.MoveMarker m -> studio.cancel(m.merge());
-            case Drag.Range r -> studio.cancel(r.merge());
-            case Drag.MoveSound m -> studio.cancel(m.merge());
-            case Drag.Phase f -> studio.cancel(f.merge());
-            case Drag.Scrub s -> { }
-            case Drag.Marquee m -> { }
-            case Drag.Height h -> { }
-            case Drag.Head h -> { }
+            case TimelineDrag.Ease g -> studio.cancel(g.merge());
+            case TimelineDrag.Trim t -> studio.cancel(t.merge());
+            case TimelineDrag.MoveCue m -> studio.cancel(m.merge());
+            case TimelineDrag.MoveMarker m -> studio.cancel(m.merge());
+            case TimelineDrag.Range r -> studio.cancel(r.merge());
+            case TimelineDrag.MoveSound m -> studio.cancel(m.merge());
+            case TimelineDrag.Phase f -> studio.cancel(f.merge());
+            case TimelineDrag.Scrub s -> { }
+            case TimelineDrag.Marquee m -> { }
+            case TimelineDrag.Height h -> { }
+            case TimelineDrag.Head h -> { }
             case null -> { }
         }
         drag = null;

@@ -158,7 +158,8 @@ class FrameBuilderTest {
     void laneCurvesRangeOverTheWholeTrack() {
         add("box", new Content.Rectangle(), 0, 0, 10, 10);
         main = main.with("box", Properties.POSITION, fromTo(new Point(10, 5), new Point(110, 5)));
-        LaneCurve c = LaneCurve.of(main, "box", Properties.POSITION, new MotionPath(main.track("box", Properties.POSITION)), 500_000, 500_000, 3);
+        LaneCurve c = LaneCurve.of(main, "box", Properties.POSITION, new MotionPath(main.track("box", Properties.POSITION)), new LaneRanges(),
+                500_000, 500_000, 3);
         assertThat(c.parts()[0]).containsExactly(new double[] {35, 60, 85}, within(1e-9));
         assertThat(c.height(0, 60)).isCloseTo(0.5, within(1e-9));
         assertThat(c.height(0, 110)).isCloseTo(1, within(1e-9));

@@ -1,35 +1,34 @@
-package tundra.app;
+package tundra.bench;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.layout.Region;
 import javafx.stage.Stage;
+import tundra.app.Launcher;
+import tundra.app.TundraApp;
 
-/** Measures the start for bin/bench and trains the start-up cache: with {@code tundra.quit} set, it ends after the first pictures. */
-public final class Startup {
-    private Startup() {}
+/** Tundra as it is, which says when its first window is seen and what memory it holds a moment later, and ends. */
+public final class MeasuredTundra extends TundraApp {
 
-    private static long residentMegabytes() {
-        try (var lines = Files.lines(Path.of("/proc/self/status"))) {
-            return lines.filter(l -> l.startsWith("VmRSS")).mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024).findFirst().orElse(-1);
-        } catch (IOException e) {
-            return -1;
+    /** Keeps JavaFX's own checks of the start class out of the way. */
+    public static final class Start {
+        private Start() {}
+
+        public static void main(String[] args) {
+            Launcher.launch(MeasuredTundra.class, args);
         }
     }
 
     /** Waits until what was asked to be drawn is drawn: JavaFX's renderer does one thing after the other. */
-    public static void untilPainted() {
+    static void untilPainted() {
         new Region().snapshot(null, null);
     }
 
-    static void reached(Stage stage, BooleanSupplier complete) {
-        if (!Boolean.getBoolean("tundra.quit")) {
-            return;
-        }
+    @Override
+    protected void shown(Stage stage) {
         new AnimationTimer() {
             private int pulses;
             private int whole;
@@ -38,16 +37,14 @@ public final class Startup {
             @Override
             public void handle(long now) {
                 pulses++;
-                if (complete.getAsBoolean()) {
-                    whole++;
-                }
+                whole += complete() ? 1 : 0;
                 // what the window is made of at one pulse is given to the renderer in it
                 if (!told && pulses >= 3 && whole >= 2) {
                     told = true;
                     untilPainted();
                     System.out.println("first window");
                 }
-                if (pulses == 60) {
+                if (pulses == QUIT_AFTER) {
                     System.out.println("resident memory " + residentMegabytes() + " MB");
                     stop();
                     stage.close();
@@ -55,5 +52,13 @@ public final class Startup {
                 }
             }
         }.start();
+    }
+
+    private static long residentMegabytes() {
+        try (var lines = Files.lines(Path.of("/proc/self/status"))) {
+            return lines.filter(l -> l.startsWith("VmRSS")).mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024).findFirst().orElse(-1);
+        } catch (IOException e) {
+            return -1;
+        }
     }
 }
