@@ -1,7 +1,10 @@
 package tundra.core.file;
 
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
+import java.nio.channels.NonWritableChannelException;
+import java.nio.channels.SeekableByteChannel;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.Map;
@@ -18,25 +21,66 @@ final class ZipEntries {
     /** @param from where its bytes begin in the file */
     record Stored(long from, int length) {}
 
+    /** A file that stays open when whoever reads it closes it, or is collected. */
+    private record Lent(FileChannel file) implements SeekableByteChannel {
+        @Override
+        public int read(ByteBuffer to) throws IOException {
+            return file.read(to);
+        }
+
+        @Override
+        public int write(ByteBuffer from) {
+            throw new NonWritableChannelException();
+        }
+
+        @Override
+        public long position() throws IOException {
+            return file.position();
+        }
+
+        @Override
+        public SeekableByteChannel position(long at) throws IOException {
+            file.position(at);
+            return this;
+        }
+
+        @Override
+        public long size() throws IOException {
+            return file.size();
+        }
+
+        @Override
+        public SeekableByteChannel truncate(long size) {
+            throw new NonWritableChannelException();
+        }
+
+        @Override
+        public boolean isOpen() {
+            return file.isOpen();
+        }
+
+        @Override
+        public void close() {
+            // it is not the reader's
+        }
+    }
+
     private ZipEntries() {}
 
     /** By the names of the entries; the file stays open. */
-    static Map<String, Stored> of(FileChannel file) throws IOException {
+    static Map<String, Stored> of(FileChannel file) {
         var out = new HashMap<String, Stored>();
-        // closing it would close the file, which is all that it holds
-        ZipFile zip;
-        try {
-            zip = ZipFile.builder().setSeekableByteChannel(file).get();
+        try (ZipFile zip = ZipFile.builder().setSeekableByteChannel(new Lent(file)).get()) {
+            for (ZipArchiveEntry e : Collections.list(zip.getEntries())) {
+                long from = e.getDataOffset(), length = e.getSize();
+                if (e.getMethod() == ZipEntry.STORED && length == e.getCompressedSize() && length >= 0 && length <= Limits.ENTRY_BYTES && from >= 0
+                        && from + length <= file.size()) {
+                    out.put(e.getName(), new Stored(from, (int) length));
+                }
+            }
         } catch (IOException | RuntimeException e) {
             // a damaged directory; reading it as a stream says what is wrong
-            return out;
-        }
-        for (ZipArchiveEntry e : Collections.list(zip.getEntries())) {
-            long from = e.getDataOffset(), length = e.getSize();
-            if (e.getMethod() == ZipEntry.STORED && length == e.getCompressedSize() && length >= 0 && length <= Limits.ENTRY_BYTES && from >= 0
-                    && from + length <= file.size()) {
-                out.put(e.getName(), new Stored(from, (int) length));
-            }
+            return Map.of();
         }
         return out;
     }
