@@ -61,7 +61,7 @@ final class ProjectZip {
         FileChannel open = FileChannel.open(file);
         boolean kept = false;
         try {
-            Map<String, ZipEntries.Stored> stored = size < ZipData.HELD ? Map.of() : ZipEntries.of(open);
+            Map<String, ZipEntries.Stored> stored = ZipEntries.of(open, tail(open));
             Project p = read(file, (hash, e, in, most) -> {
                 ZipEntries.Stored there = stored.get(e.getName());
                 if (there == null || there.length() < ZipData.HELD || there.length() > most) {

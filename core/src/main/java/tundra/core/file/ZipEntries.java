@@ -2,86 +2,71 @@ package tundra.core.file;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.channels.FileChannel;
-import java.nio.channels.NonWritableChannelException;
-import java.nio.channels.SeekableByteChannel;
-import java.util.Collections;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.zip.ZipEntry;
-import org.apache.commons.compress.archivers.zip.ZipArchiveEntry;
-import org.apache.commons.compress.archivers.zip.ZipFile;
 import tundra.core.model.Limits;
 
 /**
- * Where the entries that are stored as they are lie in a zip file, by its directory. What doesn't fit together is left out: whoever asks
- * reads it as a stream then.
+ * Where the entries that are stored as they are lie in a zip file, by its directory (APPNOTE 4.3: end record, central directory,
+ * local headers). What doesn't fit together is left out: whoever asks reads it as a stream then.
  */
 final class ZipEntries {
-    /** @param from where its bytes begin in the file */
+    private static final int END = 0x06054b50;
+    private static final int CENTRAL = 0x02014b50;
+    private static final int LOCAL = 0x04034b50;
+
+    /** @param from where its bytes begin */
     record Stored(long from, int length) {}
-
-    /** A file that stays open when whoever reads it closes it, or is collected. */
-    private record Lent(FileChannel file) implements SeekableByteChannel {
-        @Override
-        public int read(ByteBuffer to) throws IOException {
-            return file.read(to);
-        }
-
-        @Override
-        public int write(ByteBuffer from) {
-            throw new NonWritableChannelException();
-        }
-
-        @Override
-        public long position() throws IOException {
-            return file.position();
-        }
-
-        @Override
-        public SeekableByteChannel position(long at) throws IOException {
-            file.position(at);
-            return this;
-        }
-
-        @Override
-        public long size() throws IOException {
-            return file.size();
-        }
-
-        @Override
-        public SeekableByteChannel truncate(long size) {
-            throw new NonWritableChannelException();
-        }
-
-        @Override
-        public boolean isOpen() {
-            return file.isOpen();
-        }
-
-        @Override
-        public void close() {
-            // it is not the reader's
-        }
-    }
 
     private ZipEntries() {}
 
-    /** By the names of the entries; the file stays open. */
-    static Map<String, Stored> of(FileChannel file) {
+    /** @param tail the file's last bytes, which hold the end record */
+    static Map<String, Stored> of(FileChannel file, byte[] tail) throws IOException {
         var out = new HashMap<String, Stored>();
-        try (ZipFile zip = ZipFile.builder().setSeekableByteChannel(new Lent(file)).get()) {
-            for (ZipArchiveEntry e : Collections.list(zip.getEntries())) {
-                long from = e.getDataOffset(), length = e.getSize();
-                if (e.getMethod() == ZipEntry.STORED && length == e.getCompressedSize() && length >= 0 && length <= Limits.ENTRY_BYTES && from >= 0
-                        && from + length <= file.size()) {
-                    out.put(e.getName(), new Stored(from, (int) length));
+        ByteBuffer end = little(tail);
+        int at = tail.length - 22;
+        while (at >= 0 && end.getInt(at) != END) {
+            at--;
+        }
+        if (at < 0) {
+            return out;
+        }
+        long size = Integer.toUnsignedLong(end.getInt(at + 12)), start = Integer.toUnsignedLong(end.getInt(at + 16));
+        if (start + size > file.size() || size > Limits.ENTRIES * 1024L) {
+            return out;
+        }
+        ByteBuffer b = read(file, start, (int) size);
+        while (b.remaining() >= 46 && b.getInt(b.position()) == CENTRAL) {
+            int p = b.position(), name = b.getShort(p + 28) & 0xffff, more = (b.getShort(p + 30) & 0xffff) + (b.getShort(p + 32) & 0xffff);
+            if (b.remaining() < 46 + name + more) {
+                return out;
+            }
+            long length = Integer.toUnsignedLong(b.getInt(p + 24)), header = Integer.toUnsignedLong(b.getInt(p + 42));
+            boolean asItIs = b.getShort(p + 10) == 0 && b.getInt(p + 20) == b.getInt(p + 24);
+            if (asItIs && length <= Limits.ENTRY_BYTES && header + 30 <= file.size()) {
+                ByteBuffer local = read(file, header, 30);
+                long from = header + 30 + (local.getShort(26) & 0xffff) + (local.getShort(28) & 0xffff);
+                if (local.getInt(0) == LOCAL && from + length <= file.size()) {
+                    out.put(new String(b.array(), p + 46, name, StandardCharsets.UTF_8), new Stored(from, (int) length));
                 }
             }
-        } catch (IOException | RuntimeException e) {
-            // a damaged directory; reading it as a stream says what is wrong
-            return Map.of();
+            b.position(p + 46 + name + more);
         }
         return out;
+    }
+
+    private static ByteBuffer read(FileChannel file, long from, int length) throws IOException {
+        ByteBuffer b = little(new byte[length]);
+        while (b.hasRemaining() && file.read(b, from + b.position()) >= 0) {
+            continue;
+        }
+        return b.flip();
+    }
+
+    private static ByteBuffer little(byte[] bytes) {
+        return ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN);
     }
 }
