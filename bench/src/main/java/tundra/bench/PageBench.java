@@ -141,7 +141,7 @@ final class PageBench implements AutoCloseable {
         Project p = FrostGlass.project();
         publish(live ? p.withMotifs(p.motifs().stream().map(m -> m.withPictures(false)).toList()) : p, at);
         double busy = load(at);
-return new Live(busy, pictures(), megabytes());
+        return new Live(busy, pictures(), megabytes());
     }
 
     /**
@@ -172,6 +172,11 @@ return new Live(busy, pictures(), megabytes());
         Files.createDirectories(hand);
         Files.writeString(hand.resolve("index.html"), byHand(b));
         return compare(published, hand);
+    }
+
+    /** How many animations the page that is open has. */
+    double animations() {
+        return ((Number) driver.executeScript("return document.getAnimations().length")).doubleValue();
     }
 
     private double pictures() {

@@ -32,8 +32,8 @@ public final class MotifSeries {
     private MotifSeries() {}
 
     /** The project as it is published: with the pictures of those motifs that are shown so and are seen in a scene. */
-    public static Project published(Project p, SeriesPainter painter) {
-        Project out = p;
+    public static Project published(Project piece, SeriesPainter painter) {
+        Project p = PaintedEffects.in(piece, m -> m.pictures() && hindrance(piece, m) == null), out = p;
         for (Motif m : p.motifs()) {
             boolean seen = p.scenes().stream().anyMatch(s -> seen(p, s.board(), m.id()));
             if (m.pictures() && seen && hindrance(p, m) == null) {
