@@ -78,7 +78,7 @@ final class LongShadows {
     }
 
     private void paint(Canvas canvas, double alpha, String blend, Consumer<Canvas> inside) {
-        try (Image source = source(inside); Image whole = drawnOut(source); var filtering = new Filtering(after, scale);
+        try (Image source = source(inside); Image whole = whole(source); var filtering = new Filtering(after, scale);
                 var paint = new Paint().setAlphaf((float) alpha).setBlendMode(Filtering.blend(blend)).setImageFilter(filtering.filter())) {
             int saved = canvas.save();
             if (!after.isEmpty()) {
@@ -103,6 +103,38 @@ final class LongShadows {
             inside.accept(c);
             c.restore();
         });
+    }
+
+    /**
+     * The shadow by itself, also beneath what casts it.
+     *
+     * @param area what the image shows, in the node's coordinates
+     */
+    record Shadow(Image image, tundra.core.geometry.Rect area) {}
+
+    /**
+     * The shadow of a node whose first effect is one, at so many pixels a px.
+     *
+     * @param inside paints what the node shows without its effects
+     */
+    static Shadow of(FrameNode n, double scale, Consumer<Canvas> inside) {
+        try (Surface device = Surface.makeRasterN32Premul(1, 1)) {
+            Canvas c = device.getCanvas();
+            c.scale((float) scale, (float) scale);
+            var s = new LongShadows(c, n.content(), n.look().filters(), 0);
+            try (Image source = s.source(inside)) {
+                return new Shadow(s.drawnOut(source), new tundra.core.geometry.Rect(s.left, s.top, s.width / s.scale, s.height / s.scale));
+            }
+        }
+    }
+
+    private Image whole(Image source) {
+        try (Image shadow = drawnOut(source)) {
+            return image(c -> {
+                c.drawImage(shadow, 0, 0);
+                c.drawImage(source, 0, 0);
+            });
+        }
     }
 
     private Image drawnOut(Image source) {
@@ -136,14 +168,8 @@ final class LongShadows {
                 }
             }
         }
-        Image shade = at;
-        Image whole = image(c -> {
-            c.drawImage(shade, 0, 0);
-            c.drawImage(source, 0, 0);
-        });
-        shade.close();
         covered.close();
-        return whole;
+        return at;
     }
 
     private Image image(Consumer<Canvas> painting) {

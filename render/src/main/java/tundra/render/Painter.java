@@ -166,6 +166,11 @@ public final class Painter implements AutoCloseable {
         }
     }
 
+    /** The shadow by itself of a node whose first effect is a long shadow, at so many pixels a px. */
+    LongShadows.Shadow longShadow(FrameNode n, double scale) {
+        return LongShadows.of(n, scale, c -> inside(c, n, 1, scale));
+    }
+
     private void node(Canvas canvas, FrameNode n, double scale) {
         if (n.opacity() <= 0 || n.reach() == null || ghosts != null && ghosts.paint(canvas, n)) {
             return;

@@ -21,13 +21,19 @@ import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Moment;
+import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Element;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
+import tundra.core.model.Timeline;
+import tundra.core.model.Values;
 import tundra.core.series.MotifSeries;
+import tundra.core.series.SeenArea;
 import tundra.core.series.Series;
 import tundra.core.series.SeriesPainter;
+import tundra.core.series.ShownPictures;
 import tundra.core.work.Progress;
 
 /** Paints motifs as series of pictures, as small as they may be for what they show: soft things need few pixels. */
@@ -37,6 +43,8 @@ public final class SkiaSeries implements SeriesPainter {
     /** Pixels of all pictures together. */
     private static final long MOST = 48L << 20;
     private static final double[] SCALES = {1 / 16.0, 1 / 12.0, 1 / 10.0, 1 / 8.0, 1 / 6.0, 1 / 4.0, 1 / 3.0, 1 / 2.0, 1};
+    /** Pixels of a long shadow at most: large ones are soft. */
+    private static final double SHADOW_PIXELS = 4e6;
     private static final int COMPARED = 4;
     private static final int KEPT = 6;
     /** Series that were painted last, by the motif and all that it holds. */
@@ -56,6 +64,28 @@ public final class SkiaSeries implements SeriesPainter {
     /** One whose work nobody watches. */
     public SkiaSeries() {
         this(Progress.NONE);
+    }
+
+    @Override
+    public Shadow longShadow(Project p, Element e) {
+        var board = new Board(new Point(1, 1), Values.NONE, List.of(e), List.of(new Timeline("", Timeline.MAIN, 1, false, false, Map.of())),
+                List.of());
+        List<FrameNode> nodes = Frames.of(p, board, Fonts.of(p.assets())).at(0).nodes();
+        if (nodes.isEmpty() || nodes.getFirst().content() == null) {
+            return null;
+        }
+        FrameNode n = nodes.getFirst();
+        var reach = n.reach();
+        double scale = Math.min(ShownPictures.FINE, Math.sqrt(SHADOW_PIXELS / (reach.width() * reach.height())));
+        try (var painter = new Painter()) {
+            painter.use(p.assets());
+            var made = new LongShadows.Shadow[1];
+            painter.picture(nodes, () -> made[0] = painter.longShadow(n, scale));
+            try (Image image = made[0].image()) {
+                return new Shadow(Asset.picture(e.name() + " shadow.webp", "image/webp", image.getWidth(), image.getHeight(), Rasters.webp(image)),
+                        made[0].area(), n.box());
+            }
+        }
     }
 
     @Override
@@ -88,6 +118,7 @@ public final class SkiaSeries implements SeriesPainter {
     private static List<Object> key(Project p, Motif m) {
         var key = new ArrayList<Object>();
         key.add(p.frameRate());
+        key.add(SeenArea.of(p, m));
         key.add(m.board());
         p.motifs().stream().filter(x -> Motifs.holds(p, m.id(), x.id())).forEach(x -> key.add(x.board()));
         return key;
@@ -132,9 +163,9 @@ public final class SkiaSeries implements SeriesPainter {
             return f.nodes();
         }
 
-        /** All that any of its frames paints on, in whole pixels. */
+        /** All that any of its frames paints on and visitors can see, in whole pixels. */
         private tundra.core.geometry.Rect area() {
-            tundra.core.geometry.Rect all = null;
+            tundra.core.geometry.Rect all = null, seen = SeenArea.of(project, motif);
             for (int i = 0; i < count; i++) {
                 asked();
                 for (FrameNode n : nodes(i)) {
@@ -144,9 +175,10 @@ public final class SkiaSeries implements SeriesPainter {
                     }
                 }
             }
-            if (all == null) {
+            if (all == null || seen != null && !all.intersects(seen)) {
                 return new tundra.core.geometry.Rect(0, 0, 1, 1);
             }
+            all = seen == null ? all : all.intersection(seen);
             double x = Math.floor(all.x()), y = Math.floor(all.y());
             return new tundra.core.geometry.Rect(x, y, Math.max(1, Math.ceil(all.x() + all.width()) - x),
                     Math.max(1, Math.ceil(all.y() + all.height()) - y));

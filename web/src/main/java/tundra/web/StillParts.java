@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import tundra.core.check.TouchAreas;
+import tundra.core.edit.NamedElements;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
-import tundra.core.model.Slots;
 
 /**
  * Which elements of a board stay on the page as they are: no key, reaction, drag, block or script can change or ask for them, and none blends or has
@@ -44,43 +44,14 @@ final class StillParts {
             return NONE;
         }
         var out = new StillParts();
-        p.allReactions().forEach(r -> r.slots().forEach(out::name));
-        b.drags().forEach(d -> {
-            out.named.add(d.motion().area());
-            d.pairs().forEach(x -> {
-                out.named.add(x.part());
-                out.named.addAll(x.places());
-            });
-        });
+        out.named.addAll(NamedElements.of(p, b));
         out.named.addAll(TouchAreas.catching(p, b));
         b.timelines().forEach(t -> {
             out.moving.addAll(t.tracks().keySet());
             out.named.addAll(t.shown().keySet());
         });
-        out.blocks(b.elements());
         out.look(b, b.elements(), true);
         return out;
-    }
-
-    private void name(Slots slots) {
-        for (Object v : slots.values().values()) {
-            if (v instanceof String s) {
-                named.add(s);
-            } else if (v instanceof List<?> l) {
-                l.forEach(x -> named.add(String.valueOf(x)));
-            } else if (v instanceof Map<?, ?> m) {
-                m.keySet().forEach(x -> named.add(String.valueOf(x)));
-            }
-        }
-    }
-
-    private void blocks(List<Element> in) {
-        for (Element e : in) {
-            if (e.content() instanceof Content.Block k) {
-                name(k.settings());
-            }
-            blocks(e.children());
-        }
     }
 
     /**

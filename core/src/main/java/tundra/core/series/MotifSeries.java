@@ -31,7 +31,10 @@ public final class MotifSeries {
 
     private MotifSeries() {}
 
-    /** The project as it is published: with the pictures of those motifs that are shown so and are seen in a scene. */
+    /**
+     * The project as it is published: with the pictures of those motifs that are shown so and are seen in a scene, and of what a browser can't do
+     * well.
+     */
     public static Project published(Project piece, SeriesPainter painter) {
         Project p = PaintedEffects.in(piece, m -> m.pictures() && hindrance(piece, m) == null), out = p;
         for (Motif m : p.motifs()) {
@@ -44,7 +47,7 @@ public final class MotifSeries {
                 out = Motifs.map(out, m.id(), x -> x.withBoard(board(p, m, s)));
             }
         }
-        return out;
+        return PaintedShadows.in(out, painter);
     }
 
     /** Whether a board still shows a motif itself when those that are pictures have taken the place of what they hold. */

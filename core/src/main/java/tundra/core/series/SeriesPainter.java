@@ -1,7 +1,10 @@
 package tundra.core.series;
 
 import java.util.concurrent.CancellationException;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Asset;
+import tundra.core.model.Element;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
 
@@ -10,6 +13,19 @@ import tundra.core.model.Project;
 public interface SeriesPainter {
     /** A {@link CancellationException} says that it was given up. */
     Series paint(Project p, Motif m);
+
+    /**
+     * A long shadow by itself.
+     *
+     * @param area what the picture shows, in the coordinates of the element that casts it
+     * @param box of that element
+     */
+    record Shadow(Asset picture, Rect area, Point box) {}
+
+    /** The shadow of an element whose first effect is a long shadow, as it is at rest; null where none can be painted. */
+    default Shadow longShadow(Project p, Element e) {
+        return null;
+    }
 
     /** The first scene as a PNG, as it is once its Main timeline is over; null where none can be painted. */
     default byte[] still(Project p) {
