@@ -144,17 +144,22 @@ class Timeline {
     this.#switch();
     this.#drive();
     this.#sound();
-    this.#board.conduct(this);
+    this.#told();
     if (!this.playing) this.#board.settleSoon();
   }
 
 //# core
+  // Whether it goes at the page's own pace, from its start or from that of its turn.
+  get #steady() {
+    const c = this.#clock;
+    return this.playing && this.pace === 1 && (!c || (!this.stepped && c.speed === 1 && c.repeat === "loop"));
+  }
+
   // How what goes along with this timeline, since some ms on it, is driven.
   drives(from) {
-    const wraps = this.playing && this.#loop && !this.#clock;
-    const turns = wraps ? Math.floor((document.timeline.currentTime - this.start) / this.duration) : 0;
-    if ((this.#clock || this.pace !== 1) && this.playing) return { playing: true, source: () => this.time - from, at: this.time - from };
-    return { playing: this.playing, start: this.start + turns * this.duration + from, at: this.time - from };
+    const at = this.time - from, { playing } = this;
+    if (playing && !this.#steady) return { playing, source: () => this.time - from, at };
+    return { playing, start: document.timeline.currentTime - at, at };
   }
 
   // Each frame what the page's own thread moves.
@@ -186,7 +191,7 @@ class Timeline {
   #told() {
     clearTimeout(this.#round);
     this.#board.conduct(this);
-    if (this.playing && this.#loop && this.pace === 1 && this.#board.conducts(this)) this.#round = setTimeout(() => this.#told(), this.duration - this.time + 0.5);
+    if (this.#steady && this.#loop && this.#board.conducts(this)) this.#round = setTimeout(() => this.#told(), this.duration - this.time + 0.5);
   }
 
   // Starts what is to be heard from here on, or hushes everything when nothing plays. In a motif sounds come as early as its speed
