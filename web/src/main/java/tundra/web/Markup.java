@@ -60,12 +60,14 @@ final class Markup {
     /** A font that the page uses. */
     record Face(String family, int weight) {}
     private final ContentMarkup contents = new ContentMarkup(this);
+    private final Set<String> crowded;
     private StillParts still = StillParts.NONE;
 
     Markup(Project project, TextMeasurer measure, ValueTexts values) {
         this.values = values;
         this.project = project;
         this.measure = measure;
+        crowded = Crowded.motifs(project);
         var nothing = new Board(new Point(1, 1), Values.NONE, List.of(), List.of(), List.of());
         // stands for whatever instance a reaction of a motif happens in: only its outer box is known, and nothing of it is written
         elements.put(Slot.INSTANCE, new PageElement(nothing, Reactions.INSTANCE, PartNames.of(nothing, Reactions.INSTANCE, new Point(1, 1)), measure,
@@ -195,7 +197,7 @@ final class Markup {
 
     /** What the player fills the instances of a motif with. */
     void motif(Motif m) {
-        still = StillParts.of(project, m.board());
+        still = StillParts.of(project, m.board(), crowded.contains(m.id()));
         out.append("<template class=\"").append(PageId.of(m.id())).append("\">\n");
         board(m.board());
         out.append("</template>\n");

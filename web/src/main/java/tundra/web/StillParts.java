@@ -18,9 +18,9 @@ import tundra.core.model.Property;
  * effects.
  * Shapes of that kind, and groups of nothing else, need no boxes of their own: neighbours share one SVG.
  *
- * <p>Between what moves each SVG is a layer of the browser's, as large as the scene. Where there would be very many, simple shapes that only move,
- * turn, fade or change colour are
- * written among the others too: then the page's own thread paints them, which is several times as quick as so many layers.
+ * <p>Between what moves each SVG is a layer of the browser's, as large as the scene. Where there would be very many, as also in motifs that are
+ * {@link Crowded}, simple shapes that only move, turn, fade or change colour are written among the others too: then the page's own thread paints
+ * them, which is several times as quick as so many layers.
  */
 final class StillParts {
     /** What an element has to have so; of everything else CSS says the same of shapes in an SVG as of boxes. */
@@ -35,15 +35,22 @@ final class StillParts {
     private static final int LAYERS = 200;
     static final StillParts NONE = new StillParts();
     private final Set<String> named = new HashSet<>(), moving = new HashSet<>(), still = new HashSet<>();
+    private boolean crowded;
 
     private StillParts() {}
 
-    /** Of a scene or motif; nothing where a script may take hold of anything, or where what is there goes with the scene's size. */
+    /** Of a scene; nothing where a script may take hold of anything, or where what is there goes with the scene's size. */
     static StillParts of(Project p, Board b) {
+        return of(p, b, false);
+    }
+
+    /** Of a scene or motif, where it is one of very many or not. */
+    static StillParts of(Project p, Board b, boolean crowded) {
         if (!p.scripts().isEmpty() || !b.layouts().isEmpty() || Fluid.is(b)) {
             return NONE;
         }
         var out = new StillParts();
+        out.crowded = crowded;
         out.named.addAll(NamedElements.of(p, b));
         out.named.addAll(TouchAreas.catching(p, b));
         b.timelines().forEach(t -> {
@@ -73,12 +80,16 @@ final class StillParts {
             all &= is;
             before = is;
         }
-        if (runs > LAYERS && free) {
-            in.stream().filter(e -> moving.contains(e.id()) && e.content() instanceof Content.Shape && plain(b, e) && b.timelines().stream()
-                    .allMatch(t -> SIMPLE.containsAll(t.tracks().getOrDefault(e.id(), Map.of()).keySet())))
-                    .forEach(e -> still.add(e.id()));
+        if (free && (crowded || runs > LAYERS)) {
+            in.stream().filter(e -> simple(b, e)).forEach(e -> still.add(e.id()));
         }
         return all;
+    }
+
+    /** Whether it is a shape that does nothing but move, turn, fade or change colour. */
+    private boolean simple(Board b, Element e) {
+        return moving.contains(e.id()) && e.content() instanceof Content.Shape && !unpublished(e) && plain(b, e)
+                && b.timelines().stream().allMatch(t -> SIMPLE.containsAll(t.tracks().getOrDefault(e.id(), Map.of()).keySet()));
     }
 
     private boolean plain(Board b, Element e) {

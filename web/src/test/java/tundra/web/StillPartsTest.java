@@ -12,10 +12,12 @@ import tundra.core.fit.Frames;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
+import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
@@ -137,5 +139,41 @@ class StillPartsTest extends InBrowser {
         assertThat(Psnr.of(ours, theirs)).isGreaterThan(40);
         // at three quarters of its way and turn
         assertThat(((Number) browser.run(where)).doubleValue()).isCloseTo(10 + 12 * 0.75, within(0.05));
+    }
+
+    /** 48 instances of ten shapes that move, half of them within another motif: each would have ten layers of its own. */
+    @Test
+    void crowdedMotifsAreAPictureEach() throws Exception {
+        for (int instances : new int[] {48, 30}) {
+            var shapes = new ArrayList<Element>();
+            var t = new Timeline("mt", Timeline.MAIN, 2_000_000, true, true, Map.of());
+            for (int i = 0; i < 10; i++) {
+                Point at = new Point(4 + i % 5 * 7, 6 + i / 5 * 10);
+                Element e = box("s" + i, at.x(), at.y(), i % 2 == 0 ? "#2F78A3" : "#E9B44C", i % 3 == 0 ? new Content.Ellipse() : new Content.Rectangle())
+                        .with(Properties.SIZE, new Point(6, 8));
+                shapes.add(e);
+                t = t.with(e.id(), Properties.POSITION, new Track<>(List.of(new Key<>(0, at, Easing.LINEAR), new Key<>(1_000_000,
+                        at.plus(new Point(4, 3)), Easing.LINEAR), new Key<>(2_000_000, at, Easing.LINEAR))));
+            }
+            Point size = new Point(36, 22);
+            var one = new Motif("one", "One", new Board(size, Values.NONE, shapes, List.of(t), List.of()));
+            var two = new Motif("two", "Two", new Board(size, Values.NONE, List.of(instance("in", "one", size, 18, 11)),
+                    List.of(new Timeline("tt", Timeline.MAIN, 2_000_000, true, true, Map.of())), List.of()));
+            var all = new ArrayList<Element>();
+            for (int i = 0; i < instances; i++) {
+                all.add(instance("i" + i, i % 2 == 0 ? "one" : "two", size, 24 + i % 7 * 40, 20 + i / 7 * 36));
+            }
+            var board = new Board(new Point(300, 300), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), all,
+                    List.of(new Timeline("main", Timeline.MAIN, 2_000_000, true, true, Map.of())), List.of());
+            var p = new Project("crowd", "Crowd", 24, List.of(new Scene("scene", "Scene", board)), Map.of(), Map.of()).withMotifs(List.of(one, two));
+            open(p, "crowd" + instances, 300, 300);
+            assertThat(count("svg")).as(instances + " instances").isEqualTo(instances == 48 ? 48 : 300);
+            byte[] ours = Still.png(p, Frames.of(p, board, Fonts.BUNDLED).at(1_500_000));
+            assertThat(Psnr.of(ours, browser.still(List.of(1500.0), 1500))).isGreaterThan(38);
+        }
+    }
+
+    private static Element instance(String id, String motif, Point size, double x, double y) {
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)), new Content.Instance(motif, size, Clock.OWN));
     }
 }
