@@ -43,7 +43,7 @@ final class PlaceChannel implements Channel {
             out.baked(target, "translate", t -> new double[] {
                 (x == null ? rest.x() : x.at(t, Properties.POSITION_X.type()::lerp)) - shift.x(),
                 (y == null ? rest.y() : y.at(t, Properties.POSITION_Y.type()::lerp)) - shift.y()
-            }, Tracks.all(Tracks.times(x), Tracks.times(y)), v -> CssText.px(v[0]) + " " + CssText.px(v[1]));
+            }, Tracks.all(Tracks.times(x), Tracks.times(y)), Baker.WAY, PlaceChannel::between);
         } else if (track != null) {
             var path = new MotionPath(track);
             boolean bent = track.shape().whole() != null || Stream.iterate(0, i -> i + 1).limit(track.keys().size() - 1L).anyMatch(path::curved);
@@ -51,11 +51,16 @@ final class PlaceChannel implements Channel {
                 out.baked(target, "translate", t -> {
                     Point p = path.at(t).minus(shift);
                     return new double[] {p.x(), p.y()};
-                }, cuts(track, path), v -> CssText.px(v[0]) + " " + CssText.px(v[1]));
+                }, cuts(track, path), Baker.WAY, PlaceChannel::between);
             } else {
                 out.eased(target, "translate", track, (a, b, p) -> CssText.pair(a.lerp(b, p).minus(shift), 4, "px"));
             }
         }
+    }
+
+    /** A place on the way from key to key: to a hundredth of a px, well within how near the straight pieces are. */
+    private static String between(double[] v) {
+        return CssText.pair(new Point(v[0], v[1]), 2, "px");
     }
 
     /** The parts of a place that are keyed here, where others are keyed elsewhere. */

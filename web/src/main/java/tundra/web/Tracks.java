@@ -72,6 +72,11 @@ final class Tracks {
 
     /** A function of time as straight pieces. */
     void baked(String target, String property, DoubleFunction<double[]> f, List<Double> times, Function<double[], String> css) {
+        baked(target, property, f, times, Baker.TOLERANCE, css);
+    }
+
+    /** A function of time as straight pieces that are so near. */
+    void baked(String target, String property, DoubleFunction<double[]> f, List<Double> times, double tolerance, Function<double[], String> css) {
         if (target == null) {
             return;
         }
@@ -79,11 +84,17 @@ final class Tracks {
         if (times.size() == 1) {
             keys.add(new PageTrack.PageKey(0, css.apply(f.apply(times.getFirst())), "linear"));
         } else {
-            for (Baker.Sample s : Baker.straight(f, times)) {
-                keys.add(new PageTrack.PageKey(s.time() / timeline.duration(), css.apply(s.at()), "linear"));
+            for (Baker.Sample s : Baker.straight(f, times, tolerance)) {
+                keys.add(new PageTrack.PageKey(share(s.time()), css.apply(s.at()), "linear"));
             }
         }
         add(target, property, keys);
+    }
+
+    /** Which share of the timeline a time is, in as few digits as tell it to half a µs. */
+    private double share(double time) {
+        double digits = Math.pow(10, Math.ceil(Math.log10(timeline.duration())));
+        return Math.round(time / timeline.duration() * digits) / digits;
     }
 
     /** A function of time that is sampled by its numbers, as near as straight pieces between them follow it, and said as text. */
@@ -92,8 +103,8 @@ final class Tracks {
         if (times.size() == 1) {
             keys.add(new PageTrack.PageKey(0, css.apply(times.getFirst()), "linear"));
         } else {
-            for (Baker.Sample s : Baker.straight(numbers, times)) {
-                keys.add(new PageTrack.PageKey(s.time() / timeline.duration(), css.apply(s.asked()), "linear"));
+            for (Baker.Sample s : Baker.straight(numbers, times, Baker.TOLERANCE)) {
+                keys.add(new PageTrack.PageKey(share(s.time()), css.apply(s.asked()), "linear"));
             }
         }
         add(target, property, keys);

@@ -32,7 +32,7 @@ class BakerTest {
     @Test
     void aCircleIsFollowedWithinTheTolerance() {
         DoubleFunction<double[]> circle = t -> new double[] {300 * Math.cos(t / 1e6 * Math.PI), 300 * Math.sin(t / 1e6 * Math.PI)};
-        var all = Baker.straight(circle, List.of(0.0, 2_000_000.0));
+        var all = Baker.straight(circle, List.of(0.0, 2_000_000.0), Baker.TOLERANCE);
         assertThat(worst(all, circle, 0, 2_000_000)).as("px").isLessThan(1.5 * Baker.TOLERANCE);
         // chords of an arc within e of it span 2·√(2e/r) at the most: no fewer could do, and not many more are made
         double least = 2 * Math.PI / (2 * Math.sqrt(2 * Baker.TOLERANCE / 300));
@@ -42,13 +42,13 @@ class BakerTest {
     @Test
     void aStraightWayNeedsFewPieces() {
         DoubleFunction<double[]> line = t -> new double[] {t / 1000, 5};
-        assertThat(Baker.straight(line, List.of(0.0, 1_000_000.0))).hasSizeLessThanOrEqualTo(5);
+        assertThat(Baker.straight(line, List.of(0.0, 1_000_000.0), Baker.TOLERANCE)).hasSizeLessThanOrEqualTo(5);
     }
 
     @Test
     void aJumpAtACutIsMetFromBothSides() {
         DoubleFunction<double[]> step = t -> new double[] {t < 500_000 ? 10 : 70};
-        var all = Baker.straight(step, List.of(0.0, 500_000.0, 1_000_000.0));
+        var all = Baker.straight(step, List.of(0.0, 500_000.0, 1_000_000.0), Baker.TOLERANCE);
         assertThat(at(all, 499_999, 0)).isEqualTo(10);
         assertThat(at(all, 500_001, 0)).isEqualTo(70);
         assertThat(all.stream().filter(s -> s.time() == 500_000).map(s -> s.at()[0])).containsExactly(10.0, 70.0);
@@ -58,7 +58,7 @@ class BakerTest {
     void timesRiseAndBeginAndEndWhereTheyShould() {
         DoubleFunction<double[]> bounce = t -> new double[] {200 * Math.abs(Math.sin(t / 300_000 * Math.PI))};
         var cuts = List.of(0.0, 300_000.0, 600_000.0, 900_000.0);
-        var all = Baker.straight(bounce, cuts);
+        var all = Baker.straight(bounce, cuts, Baker.TOLERANCE);
         assertThat(all.getFirst().time()).isZero();
         assertThat(all.getLast().time()).isEqualTo(900_000);
         assertThat(all).extracting(Baker.Sample::time).isSorted();

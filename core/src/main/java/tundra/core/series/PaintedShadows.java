@@ -71,9 +71,11 @@ final class PaintedShadows {
         }
     }
 
+    /** Whether it has one long shadow, before all other effects. */
     private static boolean casts(Element e) {
         return !e.hidden() && !e.guide() && !e.effects().isEmpty() && e.effects().getFirst().on()
-                && e.effects().getFirst().kind() == EffectKind.LONG_SHADOW;
+                && e.effects().getFirst().kind() == EffectKind.LONG_SHADOW
+                && e.effects().stream().filter(x -> x.on() && x.kind() == EffectKind.LONG_SHADOW).count() == 1;
     }
 
     /** Whether nothing but its place and opacity, and the effects after its shadow, ever changes. */
