@@ -36,6 +36,7 @@ import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.job.Notices;
 import tundra.app.job.Work;
+import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.BlockIcon;
 import tundra.app.widget.Buttons;
@@ -76,6 +77,7 @@ public final class ShelfPanel extends VBox {
     /** Shows nothing but the blocks. */
     private final LightButton shows = new LightButton("Blocks");
     private boolean saysEmpty = true;
+    private boolean stale;
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
     private final ShelfUse uses;
@@ -123,8 +125,20 @@ public final class ShelfPanel extends VBox {
                 e.consume();
             }
         });
-        studio.listen(what -> refresh());
+        studio.listen(what -> {
+            stale |= what.contains(Aspect.DOCUMENT) || what.contains(Aspect.FILE);
+            refreshIfSeen();
+        });
+        // on a desk without it, it is left as it is until it is seen again
+        sceneProperty().addListener((o, was, is) -> refreshIfSeen());
         refresh();
+    }
+
+    private void refreshIfSeen() {
+        if (stale && getScene() != null) {
+            stale = false;
+            refresh();
+        }
     }
 
     private void fill() {
@@ -267,8 +281,12 @@ public final class ShelfPanel extends VBox {
             }
             case FONT -> {
                 var letters = new Label("Aa");
-                Font own = fontOf(a);
-                letters.setFont(own == null ? Font.getDefault() : own);
+                Work.start("shelf font", () -> {
+                    Font own = fontOf(a);
+                    if (own != null) {
+                        Platform.runLater(() -> letters.setFont(own));
+                    }
+                });
                 return sheet(letters);
             }
             default -> {
@@ -296,6 +314,7 @@ public final class ShelfPanel extends VBox {
         return at;
     }
 
+    /** In a font of the shelf; null where it can't be read. */
     private static Font fontOf(Asset a) {
         try {
             return Font.loadFont(new ByteArrayInputStream(a.data()), 24);

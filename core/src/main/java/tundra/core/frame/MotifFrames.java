@@ -25,6 +25,8 @@ public final class MotifFrames {
     private final Map<String, Board> boards = new HashMap<>();
     private final Map<String, FrameBuilder> builders = new HashMap<>();
     private final Map<String, Map<Moment, List<FrameNode>>> frames = new HashMap<>();
+    /** Of each motif whether anything in it goes by a clock of its own, and so by how long ago the scene was opened. */
+    private final Map<String, Boolean> ownClocks = new HashMap<>();
     private final TextMeasurer measure;
     private final List<Motif> motifs;
     private final List<PieceValue> values;
@@ -116,16 +118,34 @@ public final class MotifFrames {
             return List.of();
         }
         var known = frames.computeIfAbsent(motif, k -> new LinkedHashMap<>());
-        List<FrameNode> nodes = known.get(m);
+        // the same moment comes again with each turn of the motif, however long ago its scene was opened
+        Moment at = m.since() == 0 || ownClocks(motif, b) ? m : new Moment(m.standings(), 0, m.insides());
+        List<FrameNode> nodes = known.get(at);
         if (nodes == null) {
-            nodes = builders.computeIfAbsent(motif, k -> new FrameBuilder(b, measure, null, false, this)).at(m).nodes();
+            nodes = builders.computeIfAbsent(motif, k -> new FrameBuilder(b, measure, null, false, this)).at(at).nodes();
             double k = scales.getOrDefault(motif, 1.0);
             nodes = k == 1 ? nodes : nodes.stream().map(n -> n.scaled(k)).toList();
             if (known.size() >= KEPT) {
                 known.remove(known.keySet().iterator().next());
             }
-            known.put(m, nodes);
+            known.put(at, nodes);
         }
         return nodes;
+    }
+
+    private boolean ownClocks(String name, Board b) {
+        Boolean known = ownClocks.get(name);
+        if (known == null) {
+            var any = new boolean[1];
+            Tree.each(b.elements(), e -> {
+                if (e.content() instanceof Content.Instance i && boards.get(i.motif()) instanceof Board inner) {
+                    Clock c = clock(i);
+                    any[0] |= c.own() && c.repeat() != Clock.Repeat.HOLD || !inner.layouts().isEmpty() || ownClocks(i.motif(), inner);
+                }
+            });
+            known = any[0];
+            ownClocks.put(name, known);
+        }
+        return known;
     }
 }

@@ -97,4 +97,32 @@ class ClockTest {
         assertThat(HitTest.under(f, new Point(50, 50), 0)).containsExactly(List.of("vane"));
         assertThat(HitTest.under(f, new Point(80, 50), 0)).isEmpty();
     }
+
+    @Test
+    void aMotifThatHasNoClocksInsideIsPaintedOnceForEachOfItsMoments() {
+        for (Clock clock : List.of(Clock.OWN, Clock.PARENT)) {
+            var motifs = new MotifFrames(List.of(new Motif("m", "Vane", VANE)), List.of(), new FakeMeasurer(), null, (x, layout) -> x);
+            Board scene = scene(clock, null);
+            var builder = new FrameBuilder(scene, new FakeMeasurer(), null, false, motifs);
+            List<FrameNode> first = builder.at(5).nodes().getFirst().children();
+            assertThat(builder.at(8).nodes().getFirst().children()).isNotEqualTo(first);
+            assertThat(builder.at(17).nodes().getFirst().children()).as("a turn later").isSameAs(first);
+        }
+        // what goes by a clock inside stands elsewhere a turn later: 5 and 31 of 12, in a motif of 13
+        var vane = new Element("vane", "Vane", false, false, Values.NONE, new Content.Instance("m", VANE.size(), Clock.OWN));
+        var outer = new Board(VANE.size(), Values.NONE, List.of(vane), List.of(new Timeline("o", Timeline.MAIN, 13, true, true, Map.of())), List.of());
+        var motifs = new MotifFrames(List.of(new Motif("m", "Vane", VANE), new Motif("o", "Outer", outer)), List.of(), new FakeMeasurer(), null,
+                (x, layout) -> x);
+        var e = new Element("outer", "Outer", false, false, Values.NONE, new Content.Instance("o", VANE.size(), Clock.OWN));
+        Board scene = new Board(new Point(100, 100), Values.NONE, List.of(e), List.of(new Timeline("main", Timeline.MAIN, 100, false, true, Map.of())),
+                List.of());
+        var builder = new FrameBuilder(scene, new FakeMeasurer(), null, false, motifs);
+        assertThat(turned(builder.at(5))).isEqualTo(5);
+        assertThat(turned(builder.at(31))).isEqualTo(7);
+    }
+
+    private static long turned(Frame f) {
+        var dot = f.nodes().getFirst().children().getFirst().children().getFirst().toParent();
+        return Math.round(Math.toDegrees(Math.atan2(dot.b(), dot.a())));
+    }
 }
