@@ -27,6 +27,7 @@ import tundra.app.builtin.Workshop;
 import tundra.app.command.CommandIds;
 import tundra.app.job.Settles;
 import tundra.app.language.Language;
+import tundra.app.page.PageView;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
@@ -178,8 +179,9 @@ final class ShotApp {
                     return;
                 }
                 boolean publishing = state.desk() == Desk.PUBLISH;
-                still = page && !publishing || page && !w.jobs.busy() && !checking(stage) || w.canvas.settled() && !w.jobs.busy() && !tracing(stage)
-                        && !checking(stage) ? still + 1 : 0;
+                boolean idle = !w.jobs.busy() && !checking(stage);
+                boolean stands = page ? !loading(stage) && (!publishing || idle) : w.canvas.settled() && idle && !tracing(stage);
+                still = stands ? still + 1 : 0;
                 if (pulses > SETTLED + 10 && still >= (page ? 260 : STILL_PULSES) || pulses > (publishing ? 3000 : 1200)) {
                     if (state.working() > 0) {
                         ran = now;
@@ -215,6 +217,11 @@ final class ShotApp {
                 end(why);
             }
         }.start();
+    }
+
+    /** Whether a page is tried that isn't there yet. */
+    private static boolean loading(Stage stage) {
+        return stage.getScene().lookup("#try-page") instanceof PageView p && p.loaded() == null;
     }
 
     private static boolean tracing(Stage stage) {
