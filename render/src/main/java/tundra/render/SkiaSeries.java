@@ -48,13 +48,19 @@ public final class SkiaSeries implements SeriesPainter {
     private static final int COMPARED = 4;
     private static final int KEPT = 6;
     /** Series that were painted last, by the motif and all that it holds. */
-    private static final Map<List<Object>, Series> KNOWN = new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<List<Object>, Series> e) {
-            return size() > KEPT;
-        }
-    };
+    private static final Map<List<Object>, Series> KNOWN = lastOf(KEPT);
+    /** Long shadows that were painted last, by what casts them and what is on the shelf. */
+    private static final Map<List<Object>, Shadow> SHADOWS = lastOf(64);
     private final Progress progress;
+
+    private static <V> Map<List<Object>, V> lastOf(int kept) {
+        return new LinkedHashMap<>(16, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<List<Object>, V> e) {
+                return size() > kept;
+            }
+        };
+    }
 
     /** @param progress of each motif */
     public SkiaSeries(Progress progress) {
@@ -66,8 +72,23 @@ public final class SkiaSeries implements SeriesPainter {
         this(Progress.NONE);
     }
 
+    /** One that was painted before is had again: a piece that is tried again and again has the same ones. */
     @Override
     public Shadow longShadow(Project p, Element e) {
+        List<Object> key = List.of(e, p.assets().keySet());
+        synchronized (SHADOWS) {
+            if (SHADOWS.containsKey(key)) {
+                return SHADOWS.get(key);
+            }
+        }
+        Shadow made = painted(p, e);
+        synchronized (SHADOWS) {
+            SHADOWS.put(key, made);
+        }
+        return made;
+    }
+
+    private static Shadow painted(Project p, Element e) {
         var board = new Board(new Point(1, 1), Values.NONE, List.of(e), List.of(new Timeline("", Timeline.MAIN, 1, false, false, Map.of())),
                 List.of());
         List<FrameNode> nodes = Frames.of(p, board, Fonts.of(p.assets())).at(0).nodes();

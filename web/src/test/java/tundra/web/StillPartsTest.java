@@ -149,7 +149,8 @@ class StillPartsTest extends InBrowser {
             var t = new Timeline("mt", Timeline.MAIN, 2_000_000, true, true, Map.of());
             for (int i = 0; i < 10; i++) {
                 Point at = new Point(4 + i % 5 * 7, 6 + i / 5 * 10);
-                Element e = box("s" + i, at.x(), at.y(), i % 2 == 0 ? "#2F78A3" : "#E9B44C", i % 3 == 0 ? new Content.Ellipse() : new Content.Rectangle())
+                Element e = box("s" + i, at.x(), at.y(), i % 2 == 0 ? "#2F78A3" : "#E9B44C", i % 3 == 0 ? new Content.Ellipse()
+                        : new Content.Rectangle())
                         .with(Properties.SIZE, new Point(6, 8));
                 shapes.add(e);
                 t = t.with(e.id(), Properties.POSITION, new Track<>(List.of(new Key<>(0, at, Easing.LINEAR), new Key<>(1_000_000,
@@ -174,6 +175,7 @@ class StillPartsTest extends InBrowser {
     }
 
     private static Element instance(String id, String motif, Point size, double x, double y) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)), new Content.Instance(motif, size, Clock.OWN));
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)),
+                new Content.Instance(motif, size, Clock.OWN));
     }
 }

@@ -110,11 +110,13 @@ class ClockTest {
         }
         // what goes by a clock inside stands elsewhere a turn later: 5 and 31 of 12, in a motif of 13
         var vane = new Element("vane", "Vane", false, false, Values.NONE, new Content.Instance("m", VANE.size(), Clock.OWN));
-        var outer = new Board(VANE.size(), Values.NONE, List.of(vane), List.of(new Timeline("o", Timeline.MAIN, 13, true, true, Map.of())), List.of());
+        var outer = new Board(VANE.size(), Values.NONE, List.of(vane), List.of(new Timeline("o", Timeline.MAIN, 13, true, true, Map.of())),
+                List.of());
         var motifs = new MotifFrames(List.of(new Motif("m", "Vane", VANE), new Motif("o", "Outer", outer)), List.of(), new FakeMeasurer(), null,
                 (x, layout) -> x);
         var e = new Element("outer", "Outer", false, false, Values.NONE, new Content.Instance("o", VANE.size(), Clock.OWN));
-        Board scene = new Board(new Point(100, 100), Values.NONE, List.of(e), List.of(new Timeline("main", Timeline.MAIN, 100, false, true, Map.of())),
+        Board scene = new Board(new Point(100, 100), Values.NONE, List.of(e),
+                List.of(new Timeline("main", Timeline.MAIN, 100, false, true, Map.of())),
                 List.of());
         var builder = new FrameBuilder(scene, new FakeMeasurer(), null, false, motifs);
         assertThat(turned(builder.at(5))).isEqualTo(5);

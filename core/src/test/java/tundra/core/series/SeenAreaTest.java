@@ -34,7 +34,8 @@ class SeenAreaTest {
     private static final Motif MOTIF = motif("m");
 
     private static Motif motif(String id, Element... elements) {
-        return new Motif(id, id, new Board(BOX, Values.NONE, List.of(elements), List.of(new Timeline(id + "-main", Timeline.MAIN, 1_000_000, true, true,
+        return new Motif(id, id, new Board(BOX, Values.NONE, List.of(elements),
+                List.of(new Timeline(id + "-main", Timeline.MAIN, 1_000_000, true, true,
                 Map.of())), List.of()));
     }
 
