@@ -73,6 +73,7 @@ final class FormChannel implements Channel {
     private static void forms(PageElement e, Content.Path p, Track<Outline> track, Track<Point> size, boolean apart, String target, int contour,
             Tracks out) {
         var keys = new ArrayList<PageTrack.PageKey>();
+        var blend = new Morph.Matching();
         double d = out.timeline().duration();
         if (size == null) {
             Point rest = apart ? p.box() : e.rest(Properties.SIZE);
@@ -80,10 +81,10 @@ final class FormChannel implements Channel {
                 Key<Outline> a = track.keys().get(i), b = track.keys().get(i + 1);
                 for (EasingPieces.Piece piece : EasingPieces.of(a.easing())) {
                     double t = a.time() + (b.time() - a.time()) * piece.from();
-                    keys.add(new PageTrack.PageKey(t / d, form(p, Morph.at(a.value(), b.value(), piece.low()), rest, contour), piece.css()));
+                    keys.add(new PageTrack.PageKey(t / d, form(p, blend.at(a.value(), b.value(), piece.low()), rest, contour), piece.css()));
                 }
                 // each interval ends with as many nodes as it had
-                keys.add(new PageTrack.PageKey(b.time() / d, form(p, Morph.at(a.value(), b.value(), 1), rest, contour), "linear"));
+                keys.add(new PageTrack.PageKey(b.time() / d, form(p, blend.at(a.value(), b.value(), 1), rest, contour), "linear"));
             }
             if (keys.isEmpty()) {
                 keys.add(new PageTrack.PageKey(0, form(p, track.keys().getFirst().value(), rest, contour), "linear"));
@@ -92,11 +93,11 @@ final class FormChannel implements Channel {
             return;
         }
         for (double t = 0; t <= d; t += Baker.FRAME) {
-            keys.add(key(p, track, size, t, d, contour));
+            keys.add(key(p, track, blend, size, t, d, contour));
         }
         for (double t : Tracks.all(Tracks.times(track), Tracks.times(size))) {
-            keys.add(key(p, track, size, Math.max(0, t - 1), d, contour));
-            keys.add(key(p, track, size, t, d, contour));
+            keys.add(key(p, track, blend, size, Math.max(0, t - 1), d, contour));
+            keys.add(key(p, track, blend, size, t, d, contour));
         }
         keys.sort(Comparator.comparingDouble(PageTrack.PageKey::offset));
         out.add(target, "@d", keys);
@@ -107,8 +108,9 @@ final class FormChannel implements Channel {
         return Math.round(Math.min(125, 1000 / Math.max(1, Morph.speed(track))));
     }
 
-    private static PageTrack.PageKey key(Content.Path p, Track<Outline> track, Track<Point> size, double t, double duration, int contour) {
-        return new PageTrack.PageKey(t / duration, form(p, track.at(t, Morph::at), size.at(t, Properties.SIZE.type()::lerp), contour), "linear");
+    private static PageTrack.PageKey key(Content.Path p, Track<Outline> track, Morph.Matching blend, Track<Point> size, double t, double duration,
+            int contour) {
+        return new PageTrack.PageKey(t / duration, form(p, track.at(t, blend), size.at(t, Properties.SIZE.type()::lerp), contour), "linear");
     }
 
     /** The size's part in forms that are keyed on another timeline. */

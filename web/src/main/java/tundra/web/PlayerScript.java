@@ -31,7 +31,7 @@ final class PlayerScript {
             REACTIONS, HISTORY, REACTIONS, NAMED_SETS, REACTIONS);
     /** In the order in which they need each other. */
     private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "words", "through",
-            "layouts", "blocks", "galleries", "media", "maps", "fields", "board", "motifs", "drags", "scroll", "scripts", "piece");
+            "layouts", "blocks", "galleries", "media", "maps", "fields", "board", "motifs", "drags", "scroll", "scripts", "scene", "piece");
     private static final String SOURCE = source();
 
     private PlayerScript() {}

@@ -126,7 +126,7 @@ class FirefoxTest {
         var apart = new ArrayList<String>();
         int count = 0;
         for (int seed = 1; seed <= PIECES; seed++) {
-            Project p = seed == PIECES ? LayoutPageTest.tied(4, false) : seed % 4 == 3 ? RandomPiece.told(seed)
+            Project p = seed == PIECES ? TiesPageTest.tied(4, false) : seed % 4 == 3 ? RandomPiece.told(seed)
                     : RandomPiece.make(seed, seed % 2 == 0);
             Path page = folder.resolve("piece" + seed);
             Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), page, Progress.NONE);

@@ -68,8 +68,8 @@ class FuzzTest {
         var out = new ArrayList<byte[]>();
         // by names that are the same each time, as the changes fall where the random numbers say
         for (Project p : Ids.seeded(1, () -> List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(),
-                EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(),
-                LayoutPageTest.inlays(), Hop.project(),
+                EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), TiesPageTest.tied(3, true), TiesPageTest.sized(),
+                TiesPageTest.inlays(), Hop.project(),
                 OpenNight.project()))) {
             out.add(ProjectFile.bytes(p));
         }

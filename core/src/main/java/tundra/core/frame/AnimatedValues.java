@@ -3,6 +3,7 @@ package tundra.core.frame;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -13,25 +14,29 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
+import tundra.core.model.ValueType;
 import tundra.core.model.Values;
 import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
 
 /** The animated values of a board's elements at a moment. Of two timelines that key the same property the one started last decides. */
 final class AnimatedValues {
+    private static final int FORMS = 512;
     private final Board board;
     private final Set<String> animated;
     /** Measured paths by timeline and element, with the keys that they were measured from. */
     private final Map<String, Measured> paths;
+    /** What was worked out of outlines along their tracks, which takes as long as many frames; of versions before too, up to so many. */
+    private final Map<Track<?>, Track.Blend<?>> forms;
     private Order order;
 
     private record Measured(Track<Point> track, MotionPath path) {}
 
     /** One keyed property of one element, and which of the moment's timelines it is keyed on. */
-    private record Channel<T>(Property<T> property, int standing, Track<T> track, MotionPath path) {
+    private record Channel<T>(Property<T> property, int standing, Track<T> track, MotionPath path, Track.Blend<T> blend) {
         Object at(Moment m) {
             long t = time(m);
-            return path != null ? path.at(t) : track.at(t, property.type()::lerp);
+            return path != null ? path.at(t) : track.at(t, blend);
         }
 
         long time(Moment m) {
@@ -67,7 +72,13 @@ final class AnimatedValues {
         }
 
         private <T> Channel<T> channel(int standing, Timeline t, String id, Property<T> p) {
-            return new Channel<>(p, standing, t.track(id, p), p == Properties.POSITION ? path(t.id(), id) : null);
+            Track<T> track = t.track(id, p);
+            return new Channel<>(p, standing, track, p == Properties.POSITION ? path(t.id(), id) : null, blend(p, track));
+        }
+
+        @SuppressWarnings("unchecked")
+        private <T> Track.Blend<T> blend(Property<T> p, Track<T> track) {
+            return p.type() == ValueType.OUTLINE ? (Track.Blend<T>) forms.computeIfAbsent(track, k -> p.type().blending()) : p.type().blending();
         }
     }
 
@@ -78,10 +89,12 @@ final class AnimatedValues {
             animated = previous.animated;
             paths = previous.paths;
             order = previous.order;
+            forms = previous.forms;
             return;
         }
         animated = new HashSet<>();
         paths = new HashMap<>();
+        forms = previous != null && previous.forms.size() < FORMS ? previous.forms : new IdentityHashMap<>();
         for (Timeline t : board.timelines()) {
             animated.addAll(t.tracks().keySet());
             animated.addAll(t.shown().keySet());

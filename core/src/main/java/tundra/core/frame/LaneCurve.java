@@ -19,24 +19,25 @@ public record LaneCurve(double[][] parts, double[] min, double[] max) {
             int count) {
         Track<T> track = timeline.track(element, p);
         MotionPath path = p == Properties.POSITION ? walked : null;
+        Track.Blend<T> blend = p.type().blending();
         int n = p.parts().size();
         double[][] parts = new double[n][count];
         for (int i = 0; i < count; i++) {
-            double[] v = sample(track, path, p, Math.max(0, Math.min(timeline.duration(), from + i * step)));
+            double[] v = sample(track, path, p, blend, Math.max(0, Math.min(timeline.duration(), from + i * step)));
             for (int k = 0; k < n; k++) {
                 parts[k][i] = v[k];
             }
         }
-        LaneRanges.Range range = ranges.of(track, n, time -> sample(track, path, p, time));
+        LaneRanges.Range range = ranges.of(track, n, time -> sample(track, path, p, blend, time));
         return new LaneCurve(parts, range.min(), range.max());
     }
 
-    private static <T> double[] sample(Track<T> track, MotionPath path, Property<T> p, double time) {
+    private static <T> double[] sample(Track<T> track, MotionPath path, Property<T> p, Track.Blend<T> blend, double time) {
         if (path != null) {
             Point at = path.at(time);
             return new double[] {at.x(), at.y()};
         }
-        return p.type().parts(p.clamped(track.at(time, p.type()::lerp)));
+        return p.type().parts(p.clamped(track.at(time, blend)));
     }
 
     /** A value of a part as a height: 0 at the least, 1 at the greatest, 0.5 when it never changes. */

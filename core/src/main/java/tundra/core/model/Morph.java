@@ -2,7 +2,7 @@ package tundra.core.model;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.geometry.Contour;
@@ -18,13 +18,15 @@ import tundra.core.motion.Track;
  * cutting its longest segments, which leaves its form as it is; a contour that the other outline lacks grows out of its middle.
  */
 public final class Morph {
-    private static final int KEPT = 512;
-    private static final Map<Ends, Pair> KNOWN = Collections.synchronizedMap(new LinkedHashMap<>(64, 0.75f, true) {
+    /** Blends outlines again and again, as along a track: their nodes are matched once for every two of them. One thread at a time. */
+    public static final class Matching implements Track.Blend<Outline> {
+        private final Map<Ends, Pair> known = new HashMap<>();
+
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Ends, Pair> eldest) {
-            return size() > KEPT;
+        public Outline at(Outline a, Outline b, double p) {
+            return a == b ? a : blended(known.computeIfAbsent(new Ends(a, b), k -> matched(a, b)), p);
         }
-    });
+    }
 
     /** Two outlines by their instances: comparing all nodes would cost as much as matching them. */
     private record Ends(Outline a, Outline b) {
@@ -44,13 +46,14 @@ public final class Morph {
     /** The fastest that a node goes, in px per s, by samples of each interval. */
     public static double speed(Track<Outline> track) {
         int samples = 8;
+        var blend = new Matching();
         double most = 0;
         for (int i = 0; i + 1 < track.keys().size(); i++) {
             Key<Outline> a = track.keys().get(i), b = track.keys().get(i + 1);
             double seconds = (b.time() - a.time()) / 1e6 / samples;
-            List<Point> before = nodes(a, b, 0);
+            List<Point> before = nodes(blend, a, b, 0);
             for (int s = 1; s <= samples; s++) {
-                List<Point> now = nodes(a, b, (double) s / samples);
+                List<Point> now = nodes(blend, a, b, (double) s / samples);
                 for (int n = 0; n < Math.min(now.size(), before.size()); n++) {
                     most = Math.max(most, now.get(n).minus(before.get(n)).length() / seconds);
                 }
@@ -60,27 +63,23 @@ public final class Morph {
         return most;
     }
 
-    private static List<Point> nodes(Key<Outline> a, Key<Outline> b, double p) {
-        return at(a.value(), b.value(), a.easing().at(p)).contours().stream().flatMap(c -> c.nodes().stream()).map(Node::at).toList();
+    private static List<Point> nodes(Matching blend, Key<Outline> a, Key<Outline> b, double p) {
+        return blend.at(a.value(), b.value(), a.easing().at(p)).contours().stream().flatMap(c -> c.nodes().stream()).map(Node::at).toList();
     }
 
     /** Two outlines with as many contours and nodes. */
     public record Pair(Outline from, Outline to) {}
 
     public static Outline at(Outline a, Outline b, double p) {
-        if (a == b) {
-            return a;
-        }
-        Pair m = matched(a, b);
-        return blend(m.from, m.to, p);
+        return a == b ? a : blended(matched(a, b), p);
+    }
+
+    private static Outline blended(Pair matched, double p) {
+        return blend(matched.from, matched.to, p);
     }
 
     /** Both forms with their nodes matched; the forms themselves are what they were. */
     public static Pair matched(Outline a, Outline b) {
-        return KNOWN.computeIfAbsent(new Ends(a, b), k -> match(a, b));
-    }
-
-    private static Pair match(Outline a, Outline b) {
         var from = new ArrayList<Contour>();
         var to = new ArrayList<Contour>();
         int n = Math.max(a.contours().size(), b.contours().size());

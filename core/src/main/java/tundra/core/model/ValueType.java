@@ -4,6 +4,7 @@ import java.util.List;
 import tundra.core.geometry.Moments;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.motion.Track;
 
 /** A kind of value: how it blends, and the plain numbers it is made of. */
 public sealed interface ValueType<T> {
@@ -16,6 +17,11 @@ public sealed interface ValueType<T> {
     ValueType<Outline> OUTLINE = new OutlineType();
 
     T lerp(T a, T b, double p);
+
+    /** Blends values again and again, as along a track; it may keep what it works out of two of them. One thread at a time. */
+    default Track.Blend<T> blending() {
+        return this::lerp;
+    }
 
     /** The numbers of a value, in the order of {@link #of}. */
     double[] parts(T value);
@@ -159,6 +165,11 @@ public sealed interface ValueType<T> {
         @Override
         public Outline lerp(Outline a, Outline b, double p) {
             return Morph.at(a, b, p);
+        }
+
+        @Override
+        public Track.Blend<Outline> blending() {
+            return new Morph.Matching();
         }
 
         @Override
