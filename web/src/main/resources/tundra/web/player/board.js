@@ -136,7 +136,7 @@ class Board {
 //# blocks
     for (const f of timeline.watched ?? []) f();
 //# core
-    for (const i of this.#with(timeline)) i.board.follow(timeline.drives(i.from));
+    for (const i of this.#with(timeline)) i.board.follow(timeline.drives(i.from, i.clock.period));
   }
 
   // What goes by a timeline. What actions set are timelines without ids, and take nothing along.

@@ -3,7 +3,8 @@
 class Clock {
   constructor({ repeat = "loop", phase = 0, speed = 1 }, duration) {
     const over = repeat === "once" && (speed < 0 ? phase <= 0 : phase >= duration);
-    Object.assign(this, { repeat, phase, speed, duration, still: repeat === "hold" || !speed || over });
+    // after how long it begins anew, where it does
+    Object.assign(this, { repeat, phase, speed, duration, period: repeat === "loop" && duration / speed, still: repeat === "hold" || !speed || over });
   }
 
   local(elapsed) {
@@ -23,7 +24,7 @@ class Clock {
 
   // When, in ms from now, the local time passes one of some shares of the motif.
   next(p, shares) {
-    const pace = this.duration / Math.abs(this.speed), loops = this.repeat === "loop";
+    const pace = this.duration / Math.abs(this.speed), loops = this.period;
     if (this.speed > 0) return Math.min(...shares.filter((at) => at > p + 1e-7).map((at) => at - p), loops ? 1 - p : Infinity) * pace;
     return Math.min(...shares.filter((at) => at < p + 1e-7 && at > 0).map((at) => Math.max(0, p - at)), loops ? p : Infinity) * pace + 0.5;
   }

@@ -2,7 +2,6 @@
 // A motif where it stands.
 class Instance {
   #states;
-  #clock;
 //# inlays
   #drawn;
   #layout = null;
@@ -25,9 +24,9 @@ class Instance {
 //# inlays
     if (motif.inside) Object.assign(this, { motif, data, around }), (this.#drawn = el.cloneNode(true));
 //# motifs
-    this.#clock = new Clock(data, motif.timelines[0].duration);
+    this.clock = new Clock(data, motif.timelines[0].duration);
     this.board = new Board(el, motif, piece, motif.states ? { repeat: "once" } : data, around, outer);
-    if (motif.states) this.#states = new States(around.part(outer), this.board, { ...motif.states, rest: this.#clock.local(0) }, this.#clock.local(0));
+    if (motif.states) this.#states = new States(around.part(outer), this.board, { ...motif.states, rest: this.clock.local(0) }, this.clock.local(0));
   }
 
 //# inlays
@@ -88,7 +87,7 @@ class Instance {
 
   goTo(ms) {
     this.jumped = {};
-    this.#move(this.playing, ms - this.#clock.local(0), this.pace);
+    this.#move(this.playing, ms - this.clock.local(0), this.pace);
   }
 
   setSpeed(percent) {
@@ -104,9 +103,9 @@ class Instance {
     let before, turn, jumped;
     const look = (mine) => {
       if (mine !== turn || !this.board.shown) return;
-      const now = t.time, by = now - before, own = this.elapsed && this.#clock.speed * (this.pace ?? 1);
+      const now = t.time, by = now - before, own = this.elapsed && this.clock.speed * (this.pace ?? 1);
       // where its own clock says which way it goes, a long frame isn't taken for a short way back
-      const wrapped = this.#clock.repeat === "loop" && (own ? by * own < 0 : Math.abs(by) > t.duration / 2), on = wrapped ? by < 0 : by > 0;
+      const wrapped = this.clock.period && (own ? by * own < 0 : Math.abs(by) > t.duration / 2), on = wrapped ? by < 0 : by > 0;
       const out = on ? at > before : at < before, here = on ? at <= now : at >= now;
       if (by && jumped === this.jumped && (wrapped ? out || here : out && here)) fire();
       [before, jumped] = [now, this.jumped];
@@ -122,7 +121,7 @@ class Instance {
   // Where it loops, at each of its ends.
   onEnd(fire) {
     const [main] = this.board.timelines;
-    this.onPass(main.id, this.#clock.speed < 0 ? 0 : main.duration, fire);
+    this.onPass(main.id, this.clock.speed < 0 ? 0 : main.duration, fire);
   }
 //# motifs
 
@@ -136,7 +135,7 @@ class Instance {
 
   // For who asks for less motion: a loop stands at its phase, what runs once at its end.
   get #quiet() {
-    const { duration, speed, repeat } = this.#clock;
+    const { duration, speed, repeat } = this.clock;
     return { playing: false, at: repeat === "once" && speed ? (2 * duration) / Math.abs(speed) : 0 };
   }
 }

@@ -132,7 +132,7 @@ class Timeline {
   // Goes along with what drives it: since a start, or standing so many ms after it; or as far as a source says at each frame.
   follow({ playing, start, at, source }) {
     const was = this.stepped;
-    Object.assign(this, { playing: playing && !this.#clock.still, start: start ?? 0 });
+    Object.assign(this, { playing: playing && !this.#clock.still, start });
     this.#at = at ?? 0;
     this.#source = this.playing ? source : null;
     if (was !== this.stepped) {
@@ -144,22 +144,16 @@ class Timeline {
     this.#switch();
     this.#drive();
     this.#sound();
-    this.#told();
+    this.#board.conduct(this);
     if (!this.playing) this.#board.settleSoon();
   }
 
 //# core
-  // Whether it goes at the page's own pace, from its start or from that of its turn.
-  get #steady() {
-    const c = this.#clock;
-    return this.playing && this.pace === 1 && (!c || (!this.stepped && c.speed === 1 && c.repeat === "loop"));
-  }
-
-  // How what goes along with this timeline, since some ms on it, is driven.
-  drives(from) {
-    const at = this.time - from, { playing } = this;
-    if (playing && !this.#steady) return { playing, source: () => this.time - from, at };
-    return { playing, start: document.timeline.currentTime - at, at };
+  // How what goes along with this timeline, since some ms on it, is driven: from a start where it goes at the page's own pace. Where it turns with a
+  // clock itself, what goes along has to come out even at each of its turns.
+  drives(from, period) {
+    const at = this.time - from, c = this.#clock, even = c ? !this.stepped && c.period === c.duration && this.duration % period < 1e-6 : this.pace === 1;
+    return { playing: this.playing, at, start: document.timeline.currentTime - at, source: even ? null : () => this.time - from };
   }
 
   // Each frame what the page's own thread moves.
@@ -191,7 +185,7 @@ class Timeline {
   #told() {
     clearTimeout(this.#round);
     this.#board.conduct(this);
-    if (this.#steady && this.#loop && this.#board.conducts(this)) this.#round = setTimeout(() => this.#told(), this.duration - this.time + 0.5);
+    if (this.playing && this.#loop && this.pace === 1 && this.#board.conducts(this)) this.#round = setTimeout(() => this.#told(), this.duration - this.time + 0.5);
   }
 
   // Starts what is to be heard from here on, or hushes everything when nothing plays. In a motif sounds come as early as its speed
@@ -209,7 +203,7 @@ class Timeline {
       if (wait > 0) s.timer = setTimeout(() => this.#hear(s, 0), wait);
       else if (-wait < s.heard) this.#hear(s, -wait);
     }
-    const loops = this.#clock ? this.#clock.repeat === "loop" : this.#loop;
+    const loops = this.#clock ? this.#clock.period : this.#loop;
     if (!heard || !loops || !this.#sounds.length) return;
     // when a turn's timer comes the page's time may still be that of the frame before
     const left = this.duration - this.time;
