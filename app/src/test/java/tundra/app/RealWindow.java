@@ -36,6 +36,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.robot.Robot;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import javafx.stage.Popup;
 import javafx.stage.Stage;
@@ -535,9 +536,12 @@ final class RealWindow implements AutoCloseable, Dialogs {
     }
 
     /** The colour of the window's picture at a screen place. */
+    /** A pixel of the screen once all that was asked for is there; a pulse does not wait for the thread that brings it there. */
     Color pixel(Point p) throws Exception {
         settle();
         pulses(5);
+        // it is painted behind what waits on that thread, and what was painted is uploaded before the next is asked
+        fx(() -> new Rectangle(1, 1).snapshot(null, null));
         return fx(() -> robot.getPixelColor(p.x(), p.y()));
     }
 
