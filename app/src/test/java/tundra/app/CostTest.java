@@ -32,8 +32,8 @@ import tundra.core.motion.Track;
 @Tag("long")
 class CostTest extends InWindow {
     private static final int FEW = Integer.getInteger("cost.few", 120);
-    /** Below so much processor time a ratio says nothing, in ms: a slow hour of a machine costs what no longer fits its caches more than the rest. */
-    private static final double FLOOR = 40;
+    /** Below so much processor time a ratio says nothing, in ms. */
+    private static final double FLOOR = 25;
     /** So often both numbers are measured again at most. */
     private static final int AGAIN = 3;
     /** They leave the window or the project, open panels, or are undo itself. */

@@ -535,12 +535,11 @@ final class RealWindow implements AutoCloseable, Dialogs {
         });
     }
 
-    /** The colour of the window's picture at a screen place. */
-    /** A pixel of the screen once all that was asked for is there; a pulse does not wait for the thread that brings it there. */
+    /** The colour of the window's picture at a screen place, once all that was asked for is there. */
     Color pixel(Point p) throws Exception {
         settle();
         pulses(5);
-        // it is painted behind what waits on that thread, and what was painted is uploaded before the next is asked
+        // a pulse doesn't wait for the thread that brings pictures to the screen: this is painted there behind all that it still has to do
         fx(() -> new Rectangle(1, 1).snapshot(null, null));
         return fx(() -> robot.getPixelColor(p.x(), p.y()));
     }

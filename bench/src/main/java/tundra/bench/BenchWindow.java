@@ -1,6 +1,8 @@
 package tundra.bench;
 
+import java.io.IOException;
 import java.lang.management.ManagementFactory;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -31,6 +33,24 @@ abstract class BenchWindow implements Dialogs {
 
     /** Interface thread time for each event in ms, and pictures a second while dragging. */
     record Result(double eventMs, double pictures) {}
+
+    /** What a program in a window of its own does. */
+    interface Program {
+        void run() throws Exception;
+    }
+
+    /** Runs it with settings of its own, and ends the process. */
+    static void run(Program program) throws IOException {
+        System.setProperty("tundra.config", Files.createTempDirectory("tundra-bench").toString());
+        try {
+            program.run();
+        } catch (Exception e) {
+            // the window's threads would keep a failed run alive
+            e.printStackTrace();
+            System.exit(1);
+        }
+        System.exit(0);
+    }
 
     static <T> T fx(Callable<T> work) throws Exception {
         var done = new CompletableFuture<T>();

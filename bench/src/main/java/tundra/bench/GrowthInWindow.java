@@ -1,6 +1,5 @@
 package tundra.bench;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -43,15 +42,7 @@ public final class GrowthInWindow extends BenchWindow {
 
     /** Prints a line for each figure. The argument is the piece. */
     public static void main(String[] args) throws Exception {
-        System.setProperty("tundra.config", Files.createTempDirectory("tundra-growth").toString());
-        try {
-            new GrowthInWindow().measure(Path.of(args[0]));
-        } catch (Exception e) {
-            // the window's threads would keep a failed run alive
-            e.printStackTrace();
-            System.exit(1);
-        }
-        System.exit(0);
+        run(() -> new GrowthInWindow().measure(Path.of(args[0])));
     }
 
     private void measure(Path file) throws Exception {

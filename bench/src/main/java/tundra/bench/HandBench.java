@@ -3,7 +3,6 @@ package tundra.bench;
 import java.lang.management.BufferPoolMXBean;
 import java.lang.management.GarbageCollectorMXBean;
 import java.lang.management.ManagementFactory;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -48,30 +47,25 @@ public final class HandBench extends BenchWindow {
 
     /** Prints the figures in the form that {@link Bench} reads. The argument is the demo piece. */
     public static void main(String[] args) throws Exception {
-        System.setProperty("tundra.config", Files.createTempDirectory("tundra-bench").toString());
-        try {
-            var b = new HandBench();
-            b.open();
-            Bench.rest();
-            Result one = b.element(), node = b.node();
-            System.out.printf(Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs(), one.pictures(), node.eventMs(), node.pictures());
-            Bench.rest();
-            Result flip = b.flip();
-            System.out.printf(Locale.ROOT, "flip %.2f %.1f%n", flip.eventMs(), flip.pictures());
-            Bench.rest();
-            Result[] keys = b.keys();
-            Bench.rest();
-            Play play = b.play(ProjectFile.read(Path.of(args[0])));
-            System.out.printf(Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nwait %.2f %.2f%n", keys[0].eventMs(), keys[0].pictures(),
-                    keys[1].eventMs(), keys[1].pictures(), play.late, play.worked, play.waited, play.idle);
-            double[] opened = b.pieces(Path.of(args[0]));
-            System.out.printf(Locale.ROOT, "opened %.1f %.1f%n", opened[1], opened[0]);
-        } catch (Exception e) {
-            // the window's threads would keep a failed run alive
-            e.printStackTrace();
-            System.exit(1);
-        }
-        System.exit(0);
+        run(() -> new HandBench().measure(Path.of(args[0])));
+    }
+
+    private void measure(Path demo) throws Exception {
+        open();
+        Bench.rest();
+        Result one = element(), node = node();
+        System.out.printf(Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs(), one.pictures(), node.eventMs(), node.pictures());
+        Bench.rest();
+        Result flip = flip();
+        System.out.printf(Locale.ROOT, "flip %.2f %.1f%n", flip.eventMs(), flip.pictures());
+        Bench.rest();
+        Result[] keys = keys();
+        Bench.rest();
+        Play play = play(ProjectFile.read(demo));
+        System.out.printf(Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nwait %.2f %.2f%n", keys[0].eventMs(), keys[0].pictures(),
+                keys[1].eventMs(), keys[1].pictures(), play.late, play.worked, play.waited, play.idle);
+        double[] opened = pieces(demo);
+        System.out.printf(Locale.ROOT, "opened %.1f %.1f%n", opened[1], opened[0]);
     }
 
     /** MB that are held with a piece open, and with the same one open after ten were opened one after the other, each looked at on three desks. */

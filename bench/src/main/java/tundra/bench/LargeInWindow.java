@@ -15,15 +15,7 @@ public final class LargeInWindow extends BenchWindow {
 
     /** Prints a line for each figure. The argument is the piece. */
     public static void main(String[] args) throws Exception {
-        System.setProperty("tundra.config", Files.createTempDirectory("tundra-large").toString());
-        try {
-            new LargeInWindow().measure(ProjectFile.read(Path.of(args[0])));
-        } catch (Exception e) {
-            // the window's threads would keep a failed run alive
-            e.printStackTrace();
-            System.exit(1);
-        }
-        System.exit(0);
+        run(() -> new LargeInWindow().measure(ProjectFile.read(Path.of(args[0]))));
     }
 
     private void measure(Project p) throws Exception {

@@ -33,7 +33,6 @@ import tundra.core.series.MotifSeries;
 import tundra.core.series.SeenArea;
 import tundra.core.series.Series;
 import tundra.core.series.SeriesPainter;
-import tundra.core.series.ShownPictures;
 import tundra.core.work.Progress;
 
 /** Paints motifs as series of pictures, as small as they may be for what they show: soft things need few pixels. */
@@ -74,21 +73,21 @@ public final class SkiaSeries implements SeriesPainter {
 
     /** One that was painted before is had again: a piece that is tried again and again has the same ones. */
     @Override
-    public Shadow longShadow(Project p, Element e) {
-        List<Object> key = List.of(e, p.assets().keySet());
+    public Shadow longShadow(Project p, Element e, double scale) {
+        List<Object> key = List.of(e, p.assets().keySet(), scale);
         synchronized (SHADOWS) {
             if (SHADOWS.containsKey(key)) {
                 return SHADOWS.get(key);
             }
         }
-        Shadow made = painted(p, e);
+        Shadow made = painted(p, e, scale);
         synchronized (SHADOWS) {
             SHADOWS.put(key, made);
         }
         return made;
     }
 
-    private static Shadow painted(Project p, Element e) {
+    private static Shadow painted(Project p, Element e, double most) {
         var board = new Board(new Point(1, 1), Values.NONE, List.of(e), List.of(new Timeline("", Timeline.MAIN, 1, false, false, Map.of())),
                 List.of());
         List<FrameNode> nodes = Frames.of(p, board, Fonts.of(p.assets())).at(0).nodes();
@@ -97,7 +96,7 @@ public final class SkiaSeries implements SeriesPainter {
         }
         FrameNode n = nodes.getFirst();
         var reach = n.reach();
-        double scale = Math.min(ShownPictures.FINE, Math.sqrt(SHADOW_PIXELS / (reach.width() * reach.height())));
+        double scale = Math.min(most, Math.sqrt(SHADOW_PIXELS / (reach.width() * reach.height())));
         try (var painter = new Painter()) {
             painter.use(p.assets());
             var made = new LongShadows.Shadow[1];

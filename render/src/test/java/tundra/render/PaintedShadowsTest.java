@@ -1,9 +1,11 @@
 package tundra.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.ByteArrayInputStream;
 import java.util.List;
+import java.util.Objects;
 import java.util.function.UnaryOperator;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeAll;
@@ -13,6 +15,7 @@ import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Effect;
@@ -20,6 +23,7 @@ import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
 import tundra.core.model.Event;
 import tundra.core.model.Events;
+import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -117,6 +121,29 @@ class PaintedShadowsTest {
             }
             assertThat(10 * Math.log10(255 * 255 / (sum / (3.0 * now.length)))).as("dB at " + time).isGreaterThan(38);
         }
+    }
+
+    private static int width(Project p, String shadow) {
+        Project out = MotifSeries.published(p, new SkiaSeries());
+        var picture = (Content.Picture) out.places().stream().map(x -> x.board().find(shadow)).filter(Objects::nonNull).findFirst().orElseThrow()
+                .content();
+        return out.assets().get(picture.asset()).width();
+    }
+
+    /** Two pixels for each px that is shown at most: in a group that grows, and in a motif that is placed larger. */
+    @Test
+    void thePictureHasThePixelsOfWhatIsShownLargest() {
+        int drawn = width(piece, "g-shadow");
+        Element outer = new Element("outer", "Outer", false, false, Values.NONE.with(Properties.SCALE, new Point(0.5, 0.5)),
+                new Content.Group(List.of(board(piece).find("g")), new Point(W, H)));
+        Project grows = board(piece, b -> b.withElements(List.of(outer)).withTimelines(List.of(b.main().with("outer", Properties.SCALE,
+                track(new Point(0.5, 0.5), new Point(1.5, 1.5))))));
+        assertThat((double) width(grows, "g-shadow")).isCloseTo(1.5 * drawn, within(4.0));
+        var motif = new Motif("m", "M", board(piece).withElements(List.of(board(piece).find("g"))));
+        Element large = new Element("i", "I", false, false, Values.NONE.with(Properties.SCALE, new Point(2, 2)),
+                new Content.Instance("m", new Point(W, H), Clock.OWN));
+        Project placed = board(piece, b -> b.withElements(List.of(large)).withTimelines(List.of(b.main()))).withMotifs(List.of(motif));
+        assertThat((double) width(placed, "g-shadow")).isCloseTo(2.0 * drawn, within(4.0));
     }
 
     @Test

@@ -67,8 +67,13 @@ public final class PieceValues {
     /** Whether any text of a board shows a value. */
     public static boolean shows(Project p, Board b) {
         boolean[] any = {false};
-        Tree.each(b.elements(), e -> any[0] |= !values(p, e).isEmpty());
+        Tree.each(b.elements(), e -> any[0] |= shows(p, e));
         return any[0];
+    }
+
+    /** Whether an element is a text that shows a value. */
+    public static boolean shows(Project p, Element e) {
+        return !values(p, e).isEmpty();
     }
 
     private static List<ValueWords.Span> values(Project p, Element e) {

@@ -3,6 +3,8 @@ package tundra.core.series;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.PieceValues;
 import tundra.core.geometry.Point;
@@ -36,10 +38,10 @@ public final class MotifSeries {
      * well.
      */
     public static Project published(Project piece, SeriesPainter painter) {
-        Project p = PaintedEffects.in(piece, m -> m.pictures() && hindrance(piece, m) == null), out = p;
+        Project p = PaintedEffects.in(piece, asPictures(piece)), out = p;
+        Set<String> pictures = asPictures(p);
         for (Motif m : p.motifs()) {
-            boolean seen = p.scenes().stream().anyMatch(s -> seen(p, s.board(), m.id()));
-            if (m.pictures() && seen && hindrance(p, m) == null) {
+            if (pictures.contains(m.id()) && p.scenes().stream().anyMatch(s -> seen(p, s.board(), m.id(), pictures))) {
                 Series s = painter.paint(p, m);
                 for (Asset a : s.pictures()) {
                     out = out.withAsset(a);
@@ -50,11 +52,15 @@ public final class MotifSeries {
         return PaintedShadows.in(out, painter);
     }
 
+    /** The ids of the motifs that are published as pictures. */
+    static Set<String> asPictures(Project p) {
+        return p.motifs().stream().filter(m -> m.pictures() && hindrance(p, m) == null).map(Motif::id).collect(Collectors.toSet());
+    }
+
     /** Whether a board still shows a motif itself when those that are pictures have taken the place of what they hold. */
-    private static boolean seen(Project p, Board b, String motif) {
+    private static boolean seen(Project p, Board b, String motif, Set<String> pictures) {
         return Motifs.instances(b, x -> true).stream().map(e -> ((Content.Instance) e.content()).motif())
-                .anyMatch(id -> id.equals(motif) || p.motif(id) instanceof Motif m && !(m.pictures() && hindrance(p, m) == null)
-                && seen(p, m.board(), motif));
+                .anyMatch(id -> id.equals(motif) || p.motif(id) instanceof Motif m && !pictures.contains(id) && seen(p, m.board(), motif, pictures));
     }
 
     /** Why a motif can't be a series of pictures, as a sentence; null when it can. */

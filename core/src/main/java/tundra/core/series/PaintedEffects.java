@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Predicate;
+import java.util.Set;
 import tundra.core.edit.Motifs;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -27,17 +27,17 @@ final class PaintedEffects {
     /** Of one motif so many different rows of effects are painted; each is loaded with the page. */
     private static final int MOST = 4;
     private final Project before;
-    private final Predicate<Motif> pictures;
+    private final Set<String> pictures;
     /** The motifs that were made, by the one that they are of and what their effects say. */
     private final Map<String, Map<List<Effect>, Motif>> made = new LinkedHashMap<>();
 
-    private PaintedEffects(Project p, Predicate<Motif> pictures) {
+    private PaintedEffects(Project p, Set<String> pictures) {
         before = p;
         this.pictures = pictures;
     }
 
-    /** @param pictures whether a motif is published as pictures */
-    static Project in(Project p, Predicate<Motif> pictures) {
+    /** @param pictures the ids of the motifs that are published as pictures */
+    static Project in(Project p, Set<String> pictures) {
         var work = new PaintedEffects(p, pictures);
         Project out = p.mapBoards(work::board);
         var motifs = new ArrayList<>(out.motifs());
@@ -56,7 +56,7 @@ final class PaintedEffects {
     private int still(Board b, Element e) {
         var i = (Content.Instance) e.content();
         Motif m = before.motif(i.motif());
-        if (m == null || !pictures.test(m) || !m.board().layouts().isEmpty() || !i.box().equals(m.board().size())) {
+        if (m == null || !pictures.contains(m.id()) || !m.board().layouts().isEmpty() || !i.box().equals(m.board().size())) {
             return 0;
         }
         int n = 0;

@@ -1,11 +1,14 @@
 package tundra.core.series;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import tundra.core.edit.Motifs;
 import tundra.core.edit.NamedElements;
 import tundra.core.edit.PieceValues;
 import tundra.core.geometry.Point;
@@ -16,6 +19,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Effect;
 import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
+import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -23,6 +27,8 @@ import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
 
 /**
  * Long shadows of what never changes in itself become pictures beneath it. A browser draws a long shadow out by a filter each of whose nine steps
@@ -34,6 +40,8 @@ final class PaintedShadows {
             Properties.OPACITY, Properties.BLEND, Properties.SHOWN, Properties.CURSOR, Properties.PARALLAX)).collect(Collectors.toSet());
 
     private final SeriesPainter painter;
+    /** How many times as large as they are drawn motifs are shown at most, by their ids. */
+    private final Map<String, Double> scales = new HashMap<>();
     private Project project;
 
     private PaintedShadows(Project p, SeriesPainter painter) {
@@ -64,11 +72,51 @@ final class PaintedShadows {
         Set<String> named = NamedElements.of(project, b);
         for (Element e : casting) {
             Element bare = e.withEffects(e.effects().subList(0, 1)).withRest(inner(e.rest()));
-            SeriesPainter.Shadow shadow = any(List.of(e), x -> named.contains(x.id())) ? null : painter.longShadow(project, bare);
+            SeriesPainter.Shadow shadow = any(List.of(e), x -> named.contains(x.id())) ? null : painter.longShadow(project, bare, ShownPictures.FINE * scale(place, e));
             if (shadow != null) {
                 project = project.withAsset(shadow.picture()).mapBoard(place.id(), x -> x.mapElement(e.id(), now -> held(now, shadow)));
             }
         }
+    }
+
+    /** How many times as large as it is drawn an element is shown at most, as far as scales at rest and at keys say. */
+    private double scale(Place place, Element e) {
+        double out = 1;
+        for (String id : place.board().path(e.id())) {
+            out *= scale(place.board(), place.board().find(id));
+        }
+        if (place instanceof Motif m) {
+            if (!scales.containsKey(m.id())) {
+                scales.put(m.id(), scale(m.id()));
+            }
+            out *= scales.get(m.id());
+        }
+        return out;
+    }
+
+    private double scale(String motif) {
+        double most = 0;
+        for (Place place : project.places()) {
+            for (Element e : Motifs.instances(place.board(), motif::equals)) {
+                most = Math.max(most, scale(place, e));
+            }
+        }
+        return most == 0 ? 1 : most;
+    }
+
+    private static double scale(Board b, Element e) {
+        double most = larger(e.rest().get(Properties.SCALE));
+        for (Timeline t : b.timelines()) {
+            Track<Point> track = t.track(e.id(), Properties.SCALE);
+            for (Key<Point> k : track == null ? List.<Key<Point>>of() : track.keys()) {
+                most = Math.max(most, larger(k.value()));
+            }
+        }
+        return most;
+    }
+
+    private static double larger(Point scale) {
+        return Math.max(Math.abs(scale.x()), Math.abs(scale.y()));
     }
 
     /** Whether it has one long shadow, before all other effects. */
@@ -91,8 +139,7 @@ final class PaintedShadows {
             case Content.Shape s -> true;
             case Content.Group g -> true;
             case Content.Picture p -> true;
-            case Content.Text t -> !PieceValues.shows(project, new Board(new Point(1, 1), Values.NONE, List.of(e.withEffects(List.of())), List.of(),
-                    List.of()));
+            case Content.Text t -> !PieceValues.shows(project, e);
             default -> false;
         };
     }

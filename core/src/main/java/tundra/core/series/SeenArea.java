@@ -1,6 +1,8 @@
 package tundra.core.series;
 
 import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.NamedElements;
@@ -35,32 +37,44 @@ public final class SeenArea {
         if (!p.scripts().isEmpty()) {
             return null;
         }
+        Set<String> pictures = MotifSeries.asPictures(p);
         Rect all = null;
         for (Place place : p.places()) {
-            if (place instanceof Motif x && x.pictures() && MotifSeries.hindrance(p, x) == null) {
+            if (pictures.contains(place.id())) {
                 continue;
             }
-            for (Element e : Motifs.instances(place.board(), m.id()::equals)) {
-                Affine at = place instanceof Scene ? stands(p, place.board(), e, m) : null;
-                if (at == null) {
+            List<Element> instances = Motifs.instances(place.board(), m.id()::equals);
+            if (instances.isEmpty()) {
+                continue;
+            }
+            if (!(place instanceof Scene s) || !fixed(s.board(), instances) || !m.board().layouts().isEmpty()) {
+                return null;
+            }
+            Set<String> named = NamedElements.of(p, s.board());
+            var scene = new Rect(0, 0, s.board().size().x(), s.board().size().y());
+            for (Element e : instances) {
+                Affine at = FrameBuilder.placed(e.rest(), m.board().size());
+                if (named.contains(e.id()) || !stands(s.board(), e, m) || !at.invertible()) {
                     return null;
                 }
-                Rect seen = at.inverse().bounds(new Rect(0, 0, place.board().size().x(), place.board().size().y()));
+                Rect seen = at.inverse().bounds(scene);
                 all = all == null ? seen : all.union(seen);
             }
         }
         return all == null ? null : all.grow(EDGE);
     }
 
-    /** From an instance to its scene; null where anything moves it, or lets more of it be seen. */
-    private static Affine stands(Project p, Board b, Element e, Motif m) {
-        boolean usual = b.elements().contains(e) && b.layouts().isEmpty() && usual(b.canvas(), Properties.ROOM)
-                && usual(e.rest(), Properties.TIES) && usual(e.rest(), Set.of(Properties.PARALLAX));
-        boolean kept = b.timelines().stream().allMatch(t -> STAYS.containsAll(t.tracksOf(e.id()).keySet()))
-                && !NamedElements.of(p, b).contains(e.id()) && e.effects().stream().allMatch(x -> COLOURS.contains(x.kind()));
-        var i = (Content.Instance) e.content();
-        Affine at = FrameBuilder.placed(e.rest(), i.box());
-        return usual && kept && i.box().equals(m.board().size()) && m.board().layouts().isEmpty() && at.invertible() ? at : null;
+    /** Whether a scene is always as it is drawn, and instances stand directly in it. */
+    private static boolean fixed(Board b, List<Element> instances) {
+        return b.layouts().isEmpty() && usual(b.canvas(), Properties.ROOM) && new HashSet<>(b.elements().stream().map(Element::id).toList())
+                .containsAll(instances.stream().map(Element::id).toList());
+    }
+
+    /** Whether an instance shows its motif in the motif's own size, and no key, tie or effect moves it or what is seen of it. */
+    private static boolean stands(Board b, Element e, Motif m) {
+        return ((Content.Instance) e.content()).box().equals(m.board().size()) && usual(e.rest(), Properties.TIES)
+                && usual(e.rest(), Set.of(Properties.PARALLAX)) && e.effects().stream().allMatch(x -> COLOURS.contains(x.kind()))
+                && b.timelines().stream().allMatch(t -> STAYS.containsAll(t.tracksOf(e.id()).keySet()));
     }
 
     private static boolean usual(Values v, Collection<? extends Property<?>> of) {

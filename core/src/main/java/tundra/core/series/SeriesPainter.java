@@ -22,8 +22,12 @@ public interface SeriesPainter {
      */
     record Shadow(Asset picture, Rect area, Point box) {}
 
-    /** The shadow of an element whose first effect is a long shadow, as it is at rest; null where none can be painted. */
-    default Shadow longShadow(Project p, Element e) {
+    /**
+     * The shadow of an element whose first effect is a long shadow, as it is at rest; null where none can be painted.
+     *
+     * @param scale pixels of the picture for each px of the element; fewer where that would be too many
+     */
+    default Shadow longShadow(Project p, Element e, double scale) {
         return null;
     }
 

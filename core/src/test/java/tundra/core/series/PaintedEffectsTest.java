@@ -68,7 +68,7 @@ class PaintedEffectsTest {
     @Test
     void whatNeverChangesIsPaintedUpToWhatDoes() {
         Project p = keyed(piece(instance("one", BOX, blur("a", 3), hue("b"), blur("c", 1))), "b");
-        Project out = PaintedEffects.in(p, m -> true);
+        Project out = PaintedEffects.in(p, Set.of("m"));
         Element e = first(out);
         assertThat(e.effects()).extracting(Effect::id).containsExactly("b", "c");
         assertThat(e.rest()).isEqualTo(first(p).rest());
@@ -89,7 +89,7 @@ class PaintedEffectsTest {
             elements.add(instance("e" + i, BOX, blur("x" + i, 1 + i / 2 * 2)));
         }
         elements.add(instance("last", BOX, blur("y", 50)));
-        Project out = PaintedEffects.in(piece(elements.toArray(Element[]::new)), m -> true);
+        Project out = PaintedEffects.in(piece(elements.toArray(Element[]::new)), Set.of("m"));
         List<Element> now = out.scenes().getFirst().board().elements();
         assertThat(shown(now.get(0))).isEqualTo(shown(now.get(1))).isNotEqualTo(shown(now.get(2)));
         assertThat(out.motifs()).as("four besides itself").hasSize(5);
@@ -107,9 +107,9 @@ class PaintedEffectsTest {
         wide = wide.mapBoard(scene, b -> b.withLayouts(List.of(new Layout("l", "Phone", 0, 600, BOX, new Differs(Map.of("a", blur("a", 9).rest()),
                 Map.of(), Map.of(), Map.of(), Map.of(), Set.of())))));
         for (Project p : List.of(other, none, first, wide)) {
-            assertThat(PaintedEffects.in(p, m -> true)).isEqualTo(p);
+            assertThat(PaintedEffects.in(p, Set.of("m"))).isEqualTo(p);
         }
         Project live = piece(instance("one", BOX, blur("a", 3)));
-        assertThat(PaintedEffects.in(live, m -> false)).isEqualTo(live);
+        assertThat(PaintedEffects.in(live, Set.of())).isEqualTo(live);
     }
 }
