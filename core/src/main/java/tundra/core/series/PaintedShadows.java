@@ -72,7 +72,8 @@ final class PaintedShadows {
         Set<String> named = NamedElements.of(project, b);
         for (Element e : casting) {
             Element bare = e.withEffects(e.effects().subList(0, 1)).withRest(inner(e.rest()));
-            SeriesPainter.Shadow shadow = any(List.of(e), x -> named.contains(x.id())) ? null : painter.longShadow(project, bare, ShownPictures.FINE * scale(place, e));
+            SeriesPainter.Shadow shadow = any(List.of(e), x -> named.contains(x.id())) ? null : painter.longShadow(project, bare,
+                    ShownPictures.FINE * scale(place, e));
             if (shadow != null) {
                 project = project.withAsset(shadow.picture()).mapBoard(place.id(), x -> x.mapElement(e.id(), now -> held(now, shadow)));
             }
